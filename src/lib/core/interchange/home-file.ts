@@ -1,0 +1,91 @@
+import { z } from 'zod';
+import { Home, HOME_VERSION } from '../model';
+import { brokenLinks } from './links';
+import { migrate } from './migrate';
+
+/** What a `*.keepnook.json` file holds. */
+export const HomeFile = z.strictObject({
+	format: z.literal('keepnook-home'),
+	version: z.literal(HOME_VERSION),
+	home: Home
+});
+export type HomeFile = z.infer<typeof HomeFile>;
+
+/** Larger files are refused before they are read: a home of 10,000 lots takes about 5 MB. */
+export const MAX_FILE_BYTES = 25_000_000;
+const SHOWN_ISSUES = 5;
+
+export type FileIssue =
+	| { readonly code: 'file-too-large'; readonly bytes: number; readonly limit: number }
+	| { readonly code: 'file-not-json'; readonly reason: string }
+	| { readonly code: 'file-wrong-type'; readonly found: string }
+	| { readonly code: 'file-newer'; readonly version: number; readonly known: number }
+	| { readonly code: 'file-bad-record'; readonly path: string; readonly reason: string }
+	| { readonly code: 'file-broken-link'; readonly path: string; readonly missing: string };
+export type FileResult =
+	| { readonly ok: true; readonly home: Home }
+	| { readonly ok: false; readonly issues: readonly FileIssue[] };
+
+/** Writes a home as the text of a file; reading it back gives the same home. */
+export function writeHomeFile(home: Home): string {
+	return JSON.stringify({ format: 'keepnook-home', version: HOME_VERSION, home });
+}
+
+const one = (issue: FileIssue): FileResult => ({ ok: false, issues: [issue] });
+
+function parseJson(text: string): { ok: true; value: unknown } | { ok: false; reason: string } {
+	try {
+		return { ok: true, value: JSON.parse(text) };
+	} catch (error) {
+		return { ok: false, reason: error instanceof Error ? error.message : String(error) };
+	}
+}
+
+/** Parses an unknown value as a home: its shape, then that every link leads somewhere. */
+export function parseHome(value: unknown): FileResult {
+	const parsed = Home.safeParse(value);
+	if (!parsed.success)
+		return {
+			ok: false,
+			issues: parsed.error.issues.slice(0, SHOWN_ISSUES).map((issue) => ({
+				code: 'file-bad-record',
+				path: issue.path.join('.') || 'home',
+				reason: issue.message
+			}))
+		};
+	const links = brokenLinks(parsed.data).slice(0, SHOWN_ISSUES);
+	if (links.length)
+		return { ok: false, issues: links.map((link) => ({ code: 'file-broken-link', ...link })) };
+	return { ok: true, home: parsed.data };
+}
+
+/**
+ * Reads the text of a home file. Older versions are carried up; a newer one, a cut file or a wrong type is said.
+ * Nothing is written anywhere: the caller decides what to do with the home.
+ * @example readHomeFile('{"format":').issues[0].code // 'file-not-json'
+ */
+export function readHomeFile(text: string): FileResult {
+	if (text.length > MAX_FILE_BYTES)
+		return one({ code: 'file-too-large', bytes: text.length, limit: MAX_FILE_BYTES });
+	const json = parseJson(text);
+	if (!json.ok) return one({ code: 'file-not-json', reason: json.reason });
+	const head = z
+		.looseObject({ format: z.string(), version: z.int(), home: z.unknown() })
+		.safeParse(json.value);
+	if (!head.success || head.data.format !== 'keepnook-home') {
+		const found = head.success
+			? head.data.format
+			: Array.isArray(json.value)
+				? 'a list'
+				: typeof json.value;
+		return one({ code: 'file-wrong-type', found });
+	}
+	if (head.data.version > HOME_VERSION)
+		return one({ code: 'file-newer', version: head.data.version, known: HOME_VERSION });
+	return parseHome(migrate(head.data.home, head.data.version));
+}
+
+/** Gives the JSON Schema of a home file, made from the Zod schema. */
+export function homeJsonSchema(): unknown {
+	return z.toJSONSchema(HomeFile, { unrepresentable: 'any', io: 'input' });
+}

@@ -1,0 +1,52 @@
+import type { Home } from '../model';
+
+/** The words of one label, ready to be laid on a sheet. */
+export interface LabelText {
+	readonly id: string;
+	readonly nookId: string;
+	readonly title: string;
+	/** A smaller second line: where it lives. */
+	readonly note: string;
+	/** Two letters of the group's tag. */
+	readonly code: string;
+	readonly hue: number;
+	/** Seen from above in drawers and chests, else from the front. */
+	readonly side: 'front' | 'top';
+}
+
+/** Id of the label of the nth container of a fit plan. */
+export const labelId = (nookId: string, index: number): string =>
+	`mark-${nookId}-${index}`.slice(0, 64);
+
+/**
+ * Proposes one label a container of the kept fit plans, broad as the group's name; words changed by hand win.
+ * Bins of one group in one nook carry the same words, so that any of them may be refilled.
+ */
+export function proposeLabels(home: Home, nookIds?: readonly string[]): LabelText[] {
+	const plans = Object.values(home.fitPlans).filter(
+		(plan) => !nookIds || nookIds.includes(plan.nookId)
+	);
+	return plans.flatMap((plan) => {
+		const nook = home.nooks[plan.nookId];
+		if (!nook) return [];
+		const top =
+			nook.kind === 'drawer' || nook.kind.startsWith('chest') || nook.kind === 'freezer-drawer';
+		return plan.placements.flatMap((placement, index): LabelText[] => {
+			const group = home.groups[placement.groupId];
+			if (!group) return [];
+			const id = labelId(plan.nookId, index);
+			const own = home.marks[id];
+			return [
+				{
+					id,
+					nookId: plan.nookId,
+					title: own?.text ?? group.name,
+					note: own?.note ?? nook.name,
+					code: group.tag.code,
+					hue: group.tag.hue,
+					side: top ? 'top' : 'front'
+				}
+			];
+		});
+	});
+}

@@ -1,0 +1,63 @@
+import { z } from 'zod';
+import rows from '../../../../data/categories.json';
+import { Hazard, Need } from './goods';
+import { Mm, StationKind } from './places';
+import { CONTAINER_ROLES } from './plans';
+
+/** A branch of the category tree: what a thing of this kind usually is, before anybody measured it. */
+export const Category = z.strictObject({
+	code: z.string().regex(/^(food|kitchen|bathroom)\.[a-z-]+$/),
+	name: z.string(),
+	area: z.enum(['food', 'kitchen', 'bathroom']),
+	/** Words, in the singular or the plural, by which a typed name falls into this branch. */
+	words: z.array(z.string()),
+	needs: z.array(Need),
+	hazards: z.array(Hazard),
+	/** Where it is usually used; shares sum to 1. */
+	stations: z.array(z.strictObject({ kind: StationKind, share: z.number() })),
+	lifeKey: z.string().nullable(),
+	/** Usual size of one pack or piece. */
+	piece: z.strictObject({ widthMm: Mm, depthMm: Mm, heightMm: Mm }),
+	massG: z.int(),
+	/** Kinds of container that suit it, best first; empty: stands free. */
+	holders: z.array(z.enum(CONTAINER_ROLES)),
+	traits: z.array(z.enum(['heat-shy', 'smell', 'treat', 'ethylene']))
+});
+export type Category = z.infer<typeof Category>;
+
+export const CATEGORIES: readonly Category[] = z.array(Category).parse(rows);
+const byCode = new Map(CATEGORIES.map((row) => [row.code, row]));
+const FALLBACK = byCode.get('kitchen.odds')!;
+
+/** Gives the category of a code; an unknown one (from a later file, say) falls back to odds and ends. */
+export function categoryOf(code: string): Category {
+	return byCode.get(code) ?? FALLBACK;
+}
+
+const stem = (word: string) => word.replace(/(?:ies)$/, 'y').replace(/(?:es|s)$/, '');
+const stems = (text: string) =>
+	text
+		.toLowerCase()
+		.split(/[^\p{L}-]+/u)
+		.filter(Boolean)
+		.map(stem);
+
+const keywords = CATEGORIES.flatMap((category) =>
+	category.words.map((words) => ({ category, stems: stems(words) }))
+);
+
+/**
+ * Finds the branch a typed name belongs to: the keyword with the most words all present in the name,
+ * then the longest; ties go to the earlier row. Null when no keyword is present.
+ * @example categoryFromName('chopped tomatoes')?.code // 'food.cans-veg'
+ */
+export function categoryFromName(name: string): Category | null {
+	const present = new Set(stems(name));
+	let best: { category: Category; score: number } | null = null;
+	for (const { category, stems } of keywords) {
+		if (!stems.every((word) => present.has(word))) continue;
+		const score = stems.length * 100 + stems.join('').length;
+		if (!best || score > best.score) best = { category, score };
+	}
+	return best?.category ?? null;
+}

@@ -1,0 +1,30 @@
+// Calendar days without time. Counting goes through UTC midnights, which have no summer time.
+const DAY_MS = 86_400_000;
+
+const toUtc = (iso: string) => Date.parse(`${iso}T00:00:00Z`);
+const toIso = (ms: number) => new Date(ms).toISOString().slice(0, 10);
+
+/** Adds whole days (may be negative) to an ISO date. @example addDays('2027-02-28', 1) // '2027-03-01' */
+export function addDays(iso: string, days: number): string {
+	return toIso(toUtc(iso) + Math.round(days) * DAY_MS);
+}
+
+/** Counts the days from `from` to `to`, negative when `to` is earlier. @example daysBetween('2027-01-01', '2027-01-31') // 30 */
+export function daysBetween(from: string, to: string): number {
+	return Math.round((toUtc(to) - toUtc(from)) / DAY_MS);
+}
+
+/** Gives the last day of a month, 1 to 12. @example lastDayOfMonth(2028, 2) // '2028-02-29' */
+export function lastDayOfMonth(year: number, month: number): string {
+	return toIso(Date.UTC(year, month, 0));
+}
+
+/** Gives the ISO date of a day if it exists, else null. @example calendarDate(2027, 2, 31) // null */
+export function calendarDate(year: number, month: number, day: number): string | null {
+	if (month < 1 || month > 12 || day < 1 || day > Number(lastDayOfMonth(year, month).slice(8)))
+		return null;
+	return toIso(Date.UTC(year, month - 1, day));
+}
+
+/** Gives the day of an ISO instant, in UTC. */
+export const dayOf = (instant: string): string => instant.slice(0, 10);

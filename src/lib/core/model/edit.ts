@@ -1,0 +1,61 @@
+import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
+import { COLLECTION_NAMES, RECORD_SCHEMAS, type CollectionName, type Home } from './home';
+
+enablePatches();
+
+export type { Patch };
+
+/** A change to a home: writes to a draft and returns nothing. Takes clock and ids from its closure. */
+export type Edit = (draft: Home) => void;
+
+export interface EditResult {
+	readonly home: Home;
+	readonly patches: Patch[];
+	readonly inverse: Patch[];
+}
+
+/**
+ * Applies an edit to a home, which is left as it was, and gives the new home with the patches both ways.
+ * Every record the edit touched is checked against its schema; a bad one throws, since the caller's
+ * checks should have turned it into words before.
+ * @example applyEdit(home, (draft) => { draft.name = 'Mill' }).inverse // back to the old name
+ */
+export function applyEdit(home: Home, edit: Edit): EditResult {
+	const [next, patches, inverse] = produceWithPatches(home, (draft: Home) => void edit(draft));
+	for (const { collection, id } of changedRecords(patches)) {
+		if (collection === 'head') continue;
+		const record = next[collection][id];
+		if (record) RECORD_SCHEMAS[collection].parse(record);
+	}
+	return { home: next, patches, inverse };
+}
+
+/** Replays patches made by `applyEdit` on the home they were made from. */
+export function replay(home: Home, patches: readonly Patch[]): Home {
+	return applyPatches(home, patches as Patch[]);
+}
+
+export type ChangedRecord = { readonly collection: CollectionName | 'head'; readonly id: string };
+
+const isCollection = (key: string): key is CollectionName =>
+	(COLLECTION_NAMES as string[]).includes(key);
+
+/**
+ * Lists the records that patches touch, once each, in order of first touch.
+ * A patch of a whole collection cannot be told apart by record and throws: edits change records.
+ */
+export function changedRecords(patches: readonly Patch[]): ChangedRecord[] {
+	const seen = new Map<string, ChangedRecord>();
+	for (const { path } of patches) {
+		const key = String(path[0] ?? '');
+		if (!isCollection(key)) {
+			seen.set('head', { collection: 'head', id: 'head' });
+			continue;
+		}
+		if (path.length < 2)
+			throw new Error(`An edit replaced the whole of ${key}; change its records one by one.`);
+		const id = String(path[1]);
+		seen.set(`${key}/${id}`, { collection: key, id });
+	}
+	return [...seen.values()];
+}

@@ -1,0 +1,225 @@
+import { z } from 'zod';
+import {
+	CabinetId,
+	DecisionId,
+	GroupId,
+	LotId,
+	MealId,
+	NookId,
+	PersonId,
+	ResetId,
+	RoutineId,
+	SessionId,
+	ThingId,
+	UseEventId
+} from './ids';
+import { Mm, StationKind, Words } from './places';
+
+/** An ISO calendar date without time, `2027-03-31`; the day must exist. */
+export const IsoDate = z.iso.date();
+/** An ISO instant in UTC. */
+export const Instant = z.iso.datetime();
+/** Money in minor units (cents, pence), whole, zero or more. */
+export const Minor = z.int().min(0);
+
+export const USE_CLASSES = [
+	'several-daily',
+	'daily',
+	'some-days',
+	'weekly',
+	'fortnightly',
+	'monthly',
+	'seasonal',
+	'rarely'
+] as const;
+export const UseClass = z.enum(USE_CLASSES);
+export type UseClass = z.infer<typeof UseClass>;
+
+export const NEEDS = ['chilled', 'frozen', 'cool', 'dark', 'dry', 'ventilated'] as const;
+export const HAZARDS = [
+	'cleaner',
+	'bleach',
+	'acid',
+	'medicine',
+	'sharp',
+	'alcohol',
+	'choking',
+	'pet-toxic',
+	'allergen',
+	'flammable',
+	'raw-meat'
+] as const;
+export const Need = z.enum(NEEDS);
+export const Hazard = z.enum(HAZARDS);
+export type Need = z.infer<typeof Need>;
+export type Hazard = z.infer<typeof Hazard>;
+
+export const Thing = z.strictObject({
+	id: ThingId,
+	name: Words,
+	/** Code of a row of data/categories.json. */
+	category: Words,
+	/** One pack or piece, as it stands on a shelf. */
+	piece: z.strictObject({ widthMm: Mm, depthMm: Mm, heightMm: Mm }),
+	massG: z.int().min(0),
+	use: z.strictObject({
+		class: UseClass,
+		/** Counted from logged uses; takes the place of the class when set. */
+		countedPerWeek: z.number().min(0).max(1000).nullable()
+	}),
+	userIds: z.array(PersonId),
+	/** Where it is used; empty: as the category says. */
+	stations: z.array(z.strictObject({ kind: StationKind, share: z.number().min(0).max(1) })),
+	needs: z.array(Need),
+	hazards: z.array(Hazard),
+	/** Key of a row of data/life.json; null: no life limit known. */
+	lifeKey: Words.nullable(),
+	groupId: GroupId.nullable(),
+	/** How many to hold, in packs; null: not restocked. */
+	parPacks: z.int().min(0).max(10_000).nullable(),
+	priceMinor: Minor.nullable(),
+	avoid: z.boolean()
+});
+export type Thing = z.infer<typeof Thing>;
+
+export const LOT_STATES = [
+	'open',
+	'frozen',
+	'thawed',
+	'warm-over-2h',
+	'ice-crystals',
+	'freezer-burn',
+	'dented',
+	'dented-seam',
+	'bulging',
+	'leaking',
+	'rusty',
+	'deep-rust',
+	'no-lid',
+	'no-box',
+	'broken'
+] as const;
+export const LotState = z.enum(LOT_STATES);
+export type LotState = z.infer<typeof LotState>;
+
+export const Lot = z.strictObject({
+	id: LotId,
+	thingId: ThingId,
+	/** null: out of its place, on the table. */
+	nookId: NookId.nullable(),
+	count: z.number().min(0).max(1_000_000),
+	unit: z.enum(['pack', 'g', 'meal']),
+	dates: z.strictObject({
+		printed: z.strictObject({ on: IsoDate, kind: z.enum(['use-by', 'best-before']) }).nullable(),
+		openedOn: IsoDate.nullable(),
+		frozenOn: IsoDate.nullable(),
+		thawedOn: IsoDate.nullable(),
+		lastUsedOn: IsoDate.nullable()
+	}),
+	states: z.array(LotState)
+});
+export type Lot = z.infer<typeof Lot>;
+
+export const VERDICTS = [
+	'keep',
+	'back-stock',
+	'use-first',
+	'move',
+	'hold',
+	'give',
+	'return',
+	'recycle',
+	'discard',
+	'hazardous'
+] as const;
+export const Verdict = z.enum(VERDICTS);
+export type Verdict = z.infer<typeof Verdict>;
+
+export const Decision = z.strictObject({
+	id: DecisionId,
+	lotId: LotId,
+	thingId: ThingId,
+	nookId: NookId.nullable(),
+	count: z.number().min(0),
+	verdict: Verdict,
+	/** The verdict the program had advised, with the code of its rule; null: it had none. */
+	advised: z.strictObject({ verdict: Verdict, code: Words }).nullable(),
+	wantAgain: z.boolean(),
+	at: Instant
+});
+export type Decision = z.infer<typeof Decision>;
+
+export const Group = z.strictObject({
+	id: GroupId,
+	name: Words,
+	tag: z.strictObject({ code: z.string().regex(/^[A-Z0-9]{2}$/), hue: z.int().min(0).max(11) }),
+	/** Figures set by hand; null: computed from the things. */
+	overrides: z.strictObject({
+		usesPerWeek: z.number().min(0).nullable(),
+		volumeMl: z.number().min(0).nullable()
+	}),
+	partners: z.array(z.strictObject({ groupId: GroupId, weight: z.number().min(0) })),
+	/** Made or changed by hand, so that a new proposal leaves it alone. */
+	byHand: z.boolean()
+});
+export type Group = z.infer<typeof Group>;
+
+export const Meal = z.strictObject({
+	id: MealId,
+	name: Words,
+	servings: z.int().min(1),
+	timesPerMonth: z.number().min(0),
+	ingredients: z.array(z.strictObject({ thingId: ThingId, packs: z.number().min(0) }))
+});
+export type Meal = z.infer<typeof Meal>;
+
+export const Routine = z.strictObject({
+	id: RoutineId,
+	name: Words,
+	timesPerWeek: z.number().min(0),
+	steps: z.array(z.strictObject({ groupId: GroupId.nullable(), station: StationKind.nullable() }))
+});
+export type Routine = z.infer<typeof Routine>;
+
+export const ClearingSession = z.strictObject({
+	id: SessionId,
+	nookId: NookId,
+	startedAt: Instant,
+	endedAt: Instant.nullable(),
+	plannedMin: z.number().min(0)
+});
+export type ClearingSession = z.infer<typeof ClearingSession>;
+
+export const RESET_KINDS = [
+	'food-boxes',
+	'pantry-dates',
+	'fridge',
+	'spices',
+	'freezer-list',
+	'freezer-defrost',
+	'medicines',
+	'make-up',
+	'under-sink',
+	'junk-drawer',
+	'seasonal'
+] as const;
+export const Reset = z.strictObject({
+	id: ResetId,
+	kind: z.enum(RESET_KINDS),
+	cabinetId: CabinetId,
+	everyDays: z.int().min(1).max(3650),
+	lastDoneOn: IsoDate.nullable(),
+	/** Share of what was looked at that had to go last time; steers the interval. */
+	foundShare: z.number().min(0).max(1).nullable()
+});
+export type Reset = z.infer<typeof Reset>;
+
+export const UseEvent = z.strictObject({
+	id: UseEventId,
+	lotId: LotId,
+	thingId: ThingId,
+	at: Instant,
+	count: z.number().min(0),
+	kind: z.enum(['use', 'discard', 'add'])
+});
+export type UseEvent = z.infer<typeof UseEvent>;

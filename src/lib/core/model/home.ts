@@ -1,0 +1,99 @@
+import { z } from 'zod';
+import {
+	ClearingSession,
+	Decision,
+	Group,
+	Instant,
+	Lot,
+	Meal,
+	Reset,
+	Routine,
+	Thing,
+	UseEvent
+} from './goods';
+import { HomeId, PlanId } from './ids';
+import { Cabinet, Nook, Person, Pet, Room, Run, Station, Words } from './places';
+import { ContainerKind, FitPlan, Mark, Pin, ZonePlan } from './plans';
+import { Settings } from './settings';
+
+/** The version of the file and record layout that this program writes. */
+export const HOME_VERSION = 1;
+
+/** The schema of each kind of record, by the name of its collection. */
+export const RECORD_SCHEMAS = {
+	people: Person,
+	pets: Pet,
+	rooms: Room,
+	runs: Run,
+	stations: Station,
+	cabinets: Cabinet,
+	nooks: Nook,
+	things: Thing,
+	lots: Lot,
+	decisions: Decision,
+	groups: Group,
+	containerKinds: ContainerKind,
+	zonePlans: ZonePlan,
+	fitPlans: FitPlan,
+	marks: Mark,
+	meals: Meal,
+	routines: Routine,
+	sessions: ClearingSession,
+	resets: Reset,
+	useEvents: UseEvent
+} as const;
+
+export type CollectionName = keyof typeof RECORD_SCHEMAS;
+export const COLLECTION_NAMES = Object.keys(RECORD_SCHEMAS) as CollectionName[];
+
+const collection = <S extends z.ZodType>(record: S) => z.record(z.string(), record);
+
+/** What a home says of itself, without its collections. */
+export const HomeHead = z.strictObject({
+	id: HomeId,
+	name: Words.min(1),
+	createdAt: Instant,
+	units: z.enum(['mm', 'cm', 'in']),
+	currency: z.string().regex(/^[A-Z]{3}$/),
+	/** How dates are written here; null: not asked yet. */
+	dateOrder: z.enum(['dmy', 'mdy', 'ymd']).nullable(),
+	rented: z.boolean(),
+	schools: z.strictObject({
+		/** Where daily dishes are unloaded from or used. */
+		near: z.enum(['use', 'dishwasher']),
+		change: z.enum(['scratch', 'little']),
+		room: z.enum(['slack', 'every-inch']),
+		tops: z.boolean(),
+		boxes: z.enum(['decant', 'packs'])
+	}),
+	settings: Settings,
+	pins: z.array(Pin),
+	activePlanId: PlanId.nullable()
+});
+export type HomeHead = z.infer<typeof HomeHead>;
+
+/** One dwelling with its people, rooms, things and plan; records by id. */
+export const Home = z.strictObject({
+	...HomeHead.shape,
+	people: collection(Person),
+	pets: collection(Pet),
+	rooms: collection(Room),
+	runs: collection(Run),
+	stations: collection(Station),
+	cabinets: collection(Cabinet),
+	nooks: collection(Nook),
+	things: collection(Thing),
+	lots: collection(Lot),
+	decisions: collection(Decision),
+	groups: collection(Group),
+	containerKinds: collection(ContainerKind),
+	zonePlans: collection(ZonePlan),
+	fitPlans: collection(FitPlan),
+	marks: collection(Mark),
+	meals: collection(Meal),
+	routines: collection(Routine),
+	sessions: collection(ClearingSession),
+	resets: collection(Reset),
+	useEvents: collection(UseEvent)
+});
+export type Home = z.infer<typeof Home>;

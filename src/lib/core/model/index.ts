@@ -1,0 +1,31 @@
+export * from './ids';
+export * from './places';
+export * from './goods';
+export * from './plans';
+export * from './settings';
+export * from './home';
+export { makeHome, headOf, type MakeHomeOptions } from './make';
+export {
+	formatLength,
+	formatMass,
+	formatMoney,
+	formatVolume,
+	parseLength,
+	type LengthIssue,
+	type LengthResult,
+	type LengthUnit
+} from './units';
+export { addDays, calendarDate, dayOf, daysBetween, lastDayOfMonth } from './dates';
+export { fingerprint } from './fingerprint';
+export {
+	applyEdit,
+	changedRecords,
+	replay,
+	type ChangedRecord,
+	type Edit,
+	type EditResult,
+	type Patch
+} from './edit';
+export { USES_PER_WEEK, usesPerWeek } from './uses';
+export { categoryOf, categoryFromName, CATEGORIES, type Category } from './categories';
+export { pieceVolumeMl } from './volume';

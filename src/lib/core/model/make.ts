@@ -1,0 +1,41 @@
+import { DEFAULT_SETTINGS } from './settings';
+import { COLLECTION_NAMES, type Home, type HomeHead } from './home';
+import { HomeId } from './ids';
+
+export interface MakeHomeOptions {
+	readonly id: string;
+	readonly name: string;
+	/** ISO instant. */
+	readonly now: string;
+	readonly units?: HomeHead['units'];
+	readonly currency?: string;
+}
+
+/**
+ * Makes a home with no records and every setting at its default.
+ * @example makeHome({ id: 'h1', name: 'Flat', now: '2026-03-02T09:00:00.000Z' }).units // 'mm'
+ */
+export function makeHome({ id, name, now, units = 'mm', currency = 'EUR' }: MakeHomeOptions): Home {
+	const head: HomeHead = {
+		id: HomeId.parse(id),
+		name,
+		createdAt: now,
+		units,
+		currency,
+		dateOrder: null,
+		rented: false,
+		schools: { near: 'use', change: 'little', room: 'slack', tops: false, boxes: 'packs' },
+		settings: structuredClone(DEFAULT_SETTINGS),
+		pins: [],
+		activePlanId: null
+	};
+	const collections = Object.fromEntries(COLLECTION_NAMES.map((name) => [name, {}]));
+	return { ...head, ...collections } as Home;
+}
+
+/** Splits a home into its head and nothing else. */
+export function headOf(home: Home): HomeHead {
+	const head: Record<string, unknown> = { ...home };
+	for (const name of COLLECTION_NAMES) delete head[name];
+	return head as HomeHead;
+}

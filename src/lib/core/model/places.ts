@@ -1,0 +1,183 @@
+import { z } from 'zod';
+import { CabinetId, NookId, PersonId, PetId, RoomId, RunId, StationId } from './ids';
+
+/** A length in whole millimetres, zero or more, at most 100 m. */
+export const Mm = z.int().min(0).max(100_000);
+/** A signed plan coordinate in whole millimetres. */
+export const PlanMm = z.int().min(-100_000).max(100_000);
+/** Text a person typed: trimmed of nothing, at most 200 characters. */
+export const Words = z.string().max(200);
+
+export const Point = z.strictObject({ x: PlanMm, y: PlanMm });
+export type Point = z.infer<typeof Point>;
+
+export const CLIMATE_TAGS = ['heat', 'steam', 'sun', 'damp', 'unheated', 'ventilated'] as const;
+export const ClimateTag = z.enum(CLIMATE_TAGS);
+export type ClimateTag = z.infer<typeof ClimateTag>;
+
+export const AGE_BANDS = ['toddler', 'child', 'teen', 'adult', 'older'] as const;
+export const Person = z.strictObject({
+	id: PersonId,
+	name: Words,
+	statureMm: Mm,
+	ageBand: z.enum(AGE_BANDS),
+	visits: z.boolean(),
+	limits: z.strictObject({
+		maxLiftG: z.int().positive().nullable(),
+		noClimb: z.boolean(),
+		noAboveShoulder: z.boolean()
+	}),
+	diets: z.array(Words),
+	allergies: z.array(Words)
+});
+export type Person = z.infer<typeof Person>;
+
+export const Pet = z.strictObject({ id: PetId, name: Words, kind: Words });
+export type Pet = z.infer<typeof Pet>;
+
+export const Room = z.strictObject({
+	id: RoomId,
+	name: Words,
+	/** Corners in plan mm, in order, not closed; y grows towards the bottom of the drawing. */
+	outline: z.array(Point).min(3),
+	/** Ways through to the next room: a straight gap from `a` to `b`. */
+	doors: z.array(z.strictObject({ a: Point, b: Point })),
+	ceilingMm: Mm,
+	climate: z.array(ClimateTag)
+});
+export type Room = z.infer<typeof Room>;
+
+/** A straight wall line along which cabinets stand; seen from the front, `from` is on the left. */
+export const Run = z.strictObject({
+	id: RunId,
+	roomId: RoomId,
+	name: Words,
+	from: Point,
+	to: Point
+});
+export type Run = z.infer<typeof Run>;
+
+export const STATION_KINDS = [
+	'sink',
+	'hob',
+	'oven',
+	'fridge',
+	'freezer',
+	'dishwasher',
+	'worktop',
+	'kettle',
+	'table',
+	'entrance',
+	'basin',
+	'shower',
+	'laundry'
+] as const;
+export const StationKind = z.enum(STATION_KINDS);
+export type StationKind = z.infer<typeof StationKind>;
+export const Station = z.strictObject({
+	id: StationId,
+	kind: StationKind,
+	name: Words,
+	roomId: RoomId,
+	at: Point
+});
+export type Station = z.infer<typeof Station>;
+
+export const CABINET_FORMS = [
+	'base',
+	'wall',
+	'tall',
+	'drawers',
+	'sink',
+	'open',
+	'fridge',
+	'chest',
+	'basin',
+	'mirror',
+	'trolley'
+] as const;
+export const Cabinet = z.strictObject({
+	id: CabinetId,
+	runId: RunId,
+	name: Words,
+	form: z.enum(CABINET_FORMS),
+	/** From the left end of the run to the left side of the body. */
+	offsetMm: Mm,
+	/** From the floor to the underside of the body. */
+	baseMm: Mm,
+	widthMm: Mm,
+	heightMm: Mm,
+	depthMm: Mm,
+	front: z.enum(['door', 'drawer', 'open', 'lid']),
+	shelves: z
+		.strictObject({ pitchMm: Mm, firstHoleMm: Mm, thicknessMm: Mm })
+		.nullable()
+		.describe('null: the shelves are fixed'),
+	climate: z.array(ClimateTag),
+	lockable: z.boolean()
+});
+export type Cabinet = z.infer<typeof Cabinet>;
+
+export const NOOK_KINDS = [
+	'shelf',
+	'drawer',
+	'door',
+	'undersink',
+	'top',
+	'worktop',
+	'fridge-shelf',
+	'crisper',
+	'fridge-door',
+	'freezer-drawer',
+	'chest-layer',
+	'chest-basket',
+	'trolley'
+] as const;
+export const NookKind = z.enum(NOOK_KINDS);
+export type NookKind = z.infer<typeof NookKind>;
+
+export const OBSTRUCTION_KINDS = [
+	'pipe',
+	'trap',
+	'valve',
+	'hinge',
+	'post',
+	'step',
+	'filter'
+] as const;
+/** A box inside a nook. x from the left, y from the front, z from the bottom, all mm. */
+export const Obstruction = z.strictObject({
+	kind: z.enum(OBSTRUCTION_KINDS),
+	xMm: Mm,
+	yMm: Mm,
+	zMm: Mm,
+	widthMm: Mm,
+	depthMm: Mm,
+	heightMm: Mm
+});
+export type Obstruction = z.infer<typeof Obstruction>;
+
+/** An inside size; null where it has not been measured yet. */
+export const InsideSize = z.strictObject({
+	widthMm: Mm.nullable(),
+	depthMm: Mm.nullable(),
+	heightMm: Mm.nullable()
+});
+export type InsideSize = z.infer<typeof InsideSize>;
+
+export const Nook = z.strictObject({
+	id: NookId,
+	cabinetId: CabinetId,
+	name: Words,
+	kind: NookKind,
+	/** Bottom left corner on the cabinet's front: x from its left side, z above its underside. */
+	at: z.strictObject({ xMm: Mm, zMm: Mm }),
+	inside: InsideSize,
+	/** Clear way in; null: as large as the inside. */
+	opening: z.strictObject({ widthMm: Mm, heightMm: Mm }).nullable(),
+	obstructions: z.array(Obstruction),
+	loadG: z.int().positive().nullable(),
+	tags: z.array(z.enum(['use-first', 'satellite', 'plain-sight'])),
+	adjustable: z.boolean()
+});
+export type Nook = z.infer<typeof Nook>;

@@ -1,0 +1,113 @@
+import { z } from 'zod';
+import { FitPlanId, GroupId, KindId, MarkId, NookId, PlanId } from './ids';
+import { Instant, Minor } from './goods';
+import { Mm, Words } from './places';
+
+export const CONTAINER_ROLES = [
+	'bin',
+	'jar',
+	'turntable',
+	'riser',
+	'rack',
+	'basket',
+	'divider'
+] as const;
+export const ContainerKind = z.strictObject({
+	id: KindId,
+	name: Words,
+	role: z.enum(CONTAINER_ROLES),
+	shape: z.enum(['box', 'round']),
+	/** Outer size at the top and at the base: many bins taper. */
+	outerTop: z.strictObject({ widthMm: Mm, depthMm: Mm }),
+	outerBase: z.strictObject({ widthMm: Mm, depthMm: Mm }),
+	inner: z.strictObject({ widthMm: Mm, depthMm: Mm, heightMm: Mm }),
+	heightMm: Mm,
+	massG: z.int().min(0),
+	lid: z.boolean(),
+	stack: z.boolean(),
+	nest: z.boolean(),
+	clear: z.boolean(),
+	airtight: z.boolean(),
+	/** May be turned by 90°; false where a handle must face the front. */
+	turn: z.boolean(),
+	priceMinor: Minor,
+	owned: z.int().min(0).max(1000)
+});
+export type ContainerKind = z.infer<typeof ContainerKind>;
+
+/** One container in a nook: corner nearest the front left bottom; x from the left, y from the front, z up. */
+export const Placement = z.strictObject({
+	kindId: KindId,
+	groupId: GroupId,
+	xMm: Mm,
+	yMm: Mm,
+	zMm: Mm,
+	turned: z.boolean()
+});
+export type Placement = z.infer<typeof Placement>;
+
+export const Assignment = z.strictObject({
+	groupId: GroupId,
+	nookId: NookId,
+	/** Part of the group that lives here, 0 to 1; the parts of a placed group sum to 1. */
+	share: z.number().min(0).max(1)
+});
+export type Assignment = z.infer<typeof Assignment>;
+
+export const ZonePlan = z.strictObject({
+	id: PlanId,
+	name: Words,
+	assignments: z.array(Assignment),
+	/** Groups that no nook could take. */
+	overflow: z.array(GroupId),
+	objective: z.number(),
+	bound: z.number(),
+	seed: z.int(),
+	/** Of the inputs it was computed from; differs from today's when the plan is stale. */
+	fingerprint: z.string(),
+	madeAt: Instant
+});
+export type ZonePlan = z.infer<typeof ZonePlan>;
+
+/** A rule of the user's own: a group that must, or must not, live in a nook. */
+export const Pin = z.strictObject({
+	groupId: GroupId,
+	nookId: NookId,
+	kind: z.enum(['pin', 'ban'])
+});
+export type Pin = z.infer<typeof Pin>;
+
+/** A block of a nook's floor where goods stand without a container. */
+export const Standing = z.strictObject({
+	groupId: GroupId,
+	/** What stands here, the largest first. */
+	names: z.array(Words),
+	xMm: Mm,
+	yMm: Mm,
+	widthMm: Mm,
+	depthMm: Mm,
+	heightMm: Mm
+});
+export type Standing = z.infer<typeof Standing>;
+
+export const FitPlan = z.strictObject({
+	id: FitPlanId,
+	nookId: NookId,
+	placements: z.array(Placement),
+	standing: z.array(Standing),
+	/** Groups whose things did not all go in, with how much stays over. */
+	leftOver: z.array(z.strictObject({ groupId: GroupId, volumeMl: z.number().min(0) })),
+	costMinor: Minor,
+	fingerprint: z.string(),
+	madeAt: Instant
+});
+export type FitPlan = z.infer<typeof FitPlan>;
+
+export const Mark = z.strictObject({
+	id: MarkId,
+	nookId: NookId,
+	groupId: GroupId,
+	text: z.string().max(80),
+	note: z.string().max(120)
+});
+export type Mark = z.infer<typeof Mark>;

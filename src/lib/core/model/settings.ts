@@ -1,0 +1,62 @@
+import { z } from 'zod';
+
+const factor = z.number().min(0).max(1000);
+
+/** Every weight and allowance that a user may change, with the handbook's value as its default. */
+export const Settings = z.strictObject({
+	effort: z.strictObject({
+		/** Effort of one metre walked; everything else is counted in such metres. */
+		walkPerM: factor,
+		/** Effort of one reach of factor 1. */
+		reachWeight: factor,
+		easy: factor,
+		good: factor,
+		bend: factor,
+		stretch: factor,
+		stool: factor,
+		/** Added for each 100 mm of depth beyond 300 mm on a fixed shelf. */
+		depthPer100: factor,
+		/** Effort a week of a group that must move from where it is. */
+		changeWeight: factor,
+		/** Multiplies every soft-rule penalty. */
+		softWeight: factor,
+		/** Multiplies every partner pair. */
+		partnerWeight: factor
+	}),
+	/** Share of each nook left free to grow. */
+	slackShare: z.number().min(0).max(0.9),
+	lift: z.strictObject({
+		aboveShoulderG: z.int().positive(),
+		kneeToElbowG: z.int().positive()
+	}),
+	play: z.strictObject({
+		sideMm: z.int().min(0),
+		frontMm: z.int().min(0),
+		aboveMm: z.int().min(0),
+		overLipMm: z.int().min(0),
+		pipeMm: z.int().min(0),
+		fillShare: z.number().min(0.1).max(1)
+	}),
+	unusedMonths: z.int().min(1)
+});
+export type Settings = z.infer<typeof Settings>;
+
+export const DEFAULT_SETTINGS: Settings = {
+	effort: {
+		walkPerM: 1,
+		reachWeight: 2,
+		easy: 1,
+		good: 1.3,
+		bend: 2,
+		stretch: 2.2,
+		stool: 4,
+		depthPer100: 0.4,
+		changeWeight: 4,
+		softWeight: 1,
+		partnerWeight: 1
+	},
+	slackShare: 0.15,
+	lift: { aboveShoulderG: 3000, kneeToElbowG: 7000 },
+	play: { sideMm: 3, frontMm: 10, aboveMm: 30, overLipMm: 50, pipeMm: 10, fillShare: 0.8 },
+	unusedMonths: 12
+};

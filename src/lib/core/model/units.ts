@@ -1,0 +1,121 @@
+export type LengthUnit = 'mm' | 'cm' | 'in';
+
+const MM_PER: Record<string, number> = {
+	mm: 1,
+	cm: 10,
+	m: 1000,
+	in: 25.4,
+	'"': 25.4,
+	'″': 25.4,
+	'”': 25.4,
+	ft: 304.8,
+	"'": 304.8,
+	'′': 304.8,
+	'’': 304.8
+};
+
+export type LengthIssue = {
+	readonly code: 'length-empty' | 'length-unreadable' | 'length-negative' | 'length-too-large';
+	readonly text: string;
+};
+export type LengthResult =
+	{ readonly ok: true; readonly mm: number } | { readonly ok: false; readonly issue: LengthIssue };
+
+const MAX_MM = 100_000;
+const NUMBER = String.raw`\d+(?:[.,]\d+)?`;
+const FRACTION = String.raw`\d+\s*[/⁄]\s*\d+`;
+const UNIT = String.raw`mm|cm|m|in(?:ch(?:es)?)?|ft|feet|foot|["″”'′’]`;
+// One part is a number, a fraction, or both, and then perhaps a unit: 23 1/2"
+const PART = new RegExp(
+	String.raw`^\s*(?:(${NUMBER})(?:\s+|-)(${FRACTION})|(${FRACTION})|(${NUMBER}))\s*(${UNIT})?`,
+	'i'
+);
+
+const readNumber = (text: string) => Number(text.replace(',', '.'));
+function readFraction(text: string): number {
+	const [top, bottom] = text.split(/[/⁄]/).map(Number);
+	return bottom ? top! / bottom : NaN;
+}
+function unitName(text: string): string {
+	const low = text.toLowerCase();
+	if (low.startsWith('in')) return 'in';
+	return low === 'feet' || low === 'foot' ? 'ft' : low;
+}
+
+/**
+ * Reads a length as people type it and gives whole millimetres, rounded to nearest.
+ * Accepts decimals with point or comma, fractions, and feet followed by inches.
+ * A number without a unit is in `bare`; after feet it is in inches.
+ * Fails for anything else, for a negative length and for one over 100 m.
+ * @example parseLength(`1' 11 1/2"`, 'mm') // { ok: true, mm: 597 }
+ */
+export function parseLength(text: string, bare: LengthUnit = 'mm'): LengthResult {
+	const fail = (code: LengthIssue['code']): LengthResult => ({ ok: false, issue: { code, text } });
+	let rest = text.trim();
+	if (!rest) return fail('length-empty');
+	if (/^[-−]/.test(rest)) return fail('length-negative');
+	let mm = 0;
+	let smallest = Infinity;
+	while (rest) {
+		const found = PART.exec(rest);
+		if (!found) return fail('length-unreadable');
+		const [all, whole, mixed, fraction, number, unit] = found;
+		const value =
+			whole !== undefined
+				? readNumber(whole) + readFraction(mixed!)
+				: fraction !== undefined
+					? readFraction(fraction)
+					: readNumber(number!);
+		const afterFeet = smallest === MM_PER.ft;
+		const mmPer = MM_PER[unit ? unitName(unit) : afterFeet ? 'in' : bare]!;
+		// Parts go from large to small; `5mm 3m` is a slip, not a sum.
+		if (mmPer >= smallest || !Number.isFinite(value)) return fail('length-unreadable');
+		if (smallest !== Infinity && !unit && !afterFeet) return fail('length-unreadable');
+		smallest = mmPer;
+		mm += value * mmPer;
+		rest = rest.slice(all.length).trim();
+	}
+	if (mm > MAX_MM) return fail('length-too-large');
+	return { ok: true, mm: Math.round(mm) };
+}
+
+const commonDivisor = (a: number, b: number): number => (b ? commonDivisor(b, a % b) : a);
+
+function formatInches(mm: number): string {
+	const sixteenths = Math.round((mm / 25.4) * 16);
+	const whole = Math.floor(sixteenths / 16);
+	const part = sixteenths % 16;
+	if (!part) return `${whole}"`;
+	const by = commonDivisor(part, 16);
+	const fraction = `${part / by}/${16 / by}`;
+	return whole ? `${whole} ${fraction}"` : `${fraction}"`;
+}
+
+/**
+ * Writes whole millimetres in the unit the user chose; inches as fractions to 1/16.
+ * What it writes, `parseLength` reads back to within 1 mm.
+ * @example formatLength(597, 'in') // '23 1/2"'
+ */
+export function formatLength(mm: number, unit: LengthUnit): string {
+	if (unit === 'in') return formatInches(mm);
+	if (unit === 'cm') return `${Number((mm / 10).toFixed(1))} cm`;
+	return `${Math.round(mm)} mm`;
+}
+
+/**
+ * Writes a volume with its unit: millilitres below one litre, else litres with one decimal.
+ * @example formatVolume(4250) // '4.3 l'
+ */
+export function formatVolume(ml: number): string {
+	return ml < 1000 ? `${Math.round(ml)} ml` : `${(ml / 1000).toFixed(1)} l`;
+}
+
+/** Writes a mass with its unit: grams below one kilogram. @example formatMass(2500) // '2.5 kg' */
+export function formatMass(g: number): string {
+	return g < 1000 ? `${Math.round(g)} g` : `${Number((g / 1000).toFixed(1))} kg`;
+}
+
+/** Writes money from minor units. @example formatMoney(1250, 'EUR') // '€12.50' */
+export function formatMoney(minor: number, currency: string): string {
+	return new Intl.NumberFormat('en', { style: 'currency', currency }).format(minor / 100);
+}

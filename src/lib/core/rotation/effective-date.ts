@@ -1,0 +1,46 @@
+import { addDays, categoryOf, type Lot, type Thing } from '../model';
+import { lifeOf } from './life';
+
+export interface EffectiveDate {
+	/** ISO date, the last good day. */
+	readonly on: string;
+	readonly basis: 'printed' | 'opened' | 'thawed' | 'frozen';
+	/** Days of life that were added to the basis; null for a printed date. */
+	readonly lifeDays: number | null;
+}
+
+/** Days that thawed goods keep in a fridge when the table has no row (public food-safety guidance). */
+const THAWED_DAYS = 1;
+
+/**
+ * Gives the date a lot should be used by: the earliest of the printed date, opening + life, thawing + life,
+ * and freezing + frozen life. While frozen, the printed date sleeps: the cold holds it. Ties go to the
+ * printed date. Null when nothing is known.
+ * @example effectiveDate(openKetchup, ketchup) // { on: '2027-06-30', basis: 'opened', lifeDays: 180 }
+ */
+export function effectiveDate(lot: Lot, thing: Thing): EffectiveDate | null {
+	const { printed, openedOn, frozenOn, thawedOn } = lot.dates;
+	const life = lifeOf(thing);
+	const found: EffectiveDate[] = [];
+	const add = (
+		from: string | null,
+		days: number | null | undefined,
+		basis: EffectiveDate['basis']
+	) => {
+		if (from && days != null) found.push({ on: addDays(from, days), basis, lifeDays: days });
+	};
+	const isFrozen = frozenOn !== null && thawedOn === null;
+	if (printed && !isFrozen) found.push({ on: printed.on, basis: 'printed', lifeDays: null });
+	const chilled =
+		categoryOf(thing.category).needs.includes('chilled') || thing.needs.includes('chilled');
+	if (!isFrozen) {
+		const openedDays = chilled ? life?.fridgeDays : (life?.openedDays ?? life?.fridgeDays);
+		add(openedOn, openedDays, 'opened');
+		add(thawedOn, Math.min(life?.fridgeDays ?? THAWED_DAYS, 2), 'thawed');
+	}
+	if (isFrozen) add(frozenOn, life?.freezerDays, 'frozen');
+	return found.reduce<EffectiveDate | null>(
+		(first, date) => (!first || date.on < first.on ? date : first),
+		null
+	);
+}

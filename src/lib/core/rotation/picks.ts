@@ -1,0 +1,46 @@
+import { daysBetween, type Home, type Lot, type Thing } from '../model';
+import { effectiveDate, type EffectiveDate } from './effective-date';
+
+export interface Pick {
+	readonly lot: Lot;
+	readonly thing: Thing;
+	readonly date: EffectiveDate | null;
+	/** Days from today to the effective date; negative when past, null when unknown. */
+	readonly daysLeft: number | null;
+}
+
+const FAR = '9999-12-31';
+const rank = (pick: Pick) => pick.date?.on ?? FAR;
+const isOpen = (pick: Pick) => (pick.lot.states.includes('open') ? 0 : 1);
+
+/** Orders lots first expired first out: nearest date, open before unopened, undated last; ties by id. */
+export function byFirstExpired(a: Pick, b: Pick): number {
+	return (
+		(rank(a) < rank(b) ? -1 : rank(a) > rank(b) ? 1 : 0) ||
+		isOpen(a) - isOpen(b) ||
+		(a.lot.id < b.lot.id ? -1 : 1)
+	);
+}
+
+/** Lists all stock that is not used up, the first to use on top. `today` is an ISO date. */
+export function picksOf(home: Home, today: string): Pick[] {
+	return Object.values(home.lots)
+		.filter((lot) => lot.count > 0)
+		.flatMap((lot) => {
+			const thing = home.things[lot.thingId];
+			if (!thing) return [];
+			const date = effectiveDate(lot, thing);
+			return [{ lot, thing, date, daysLeft: date ? daysBetween(today, date.on) : null }];
+		})
+		.sort(byFirstExpired);
+}
+
+/** Lists what should be used within `days` (or is past its date), first to use on top. */
+export function useFirst(home: Home, today: string, days = 14): Pick[] {
+	return picksOf(home, today).filter((pick) => pick.daysLeft !== null && pick.daysLeft <= days);
+}
+
+/** Picks the lot of a thing that should be taken next; null when there is none. */
+export function nextLot(home: Home, thingId: string, today: string): Lot | null {
+	return picksOf(home, today).find((pick) => pick.thing.id === thingId)?.lot ?? null;
+}

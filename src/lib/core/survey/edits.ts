@@ -1,0 +1,202 @@
+import {
+	CabinetId,
+	NookId,
+	RoomId,
+	RunId,
+	StationId,
+	type Edit,
+	type Home,
+	type Nook,
+	type Obstruction,
+	type Point,
+	type StationKind
+} from '../model';
+import type { CabinetForm } from './forms';
+import { runAxes } from './place';
+
+const GAP_BETWEEN_ROOMS_MM = 100;
+const DOORWAY_MM = 900;
+
+export interface NewRoom {
+	readonly name: string;
+	readonly widthMm: number;
+	readonly depthMm: number;
+	readonly ids: { readonly room: string; readonly back: string; readonly front: string };
+}
+
+const rightEdge = (home: Home) =>
+	Math.max(0, ...Object.values(home.rooms).flatMap((room) => room.outline.map((point) => point.x)));
+
+/**
+ * Makes the edit that adds a rectangular room to the right of the others, with a doorway between them and a run
+ * along its far and its near wall.
+ */
+export function addRoom({ name, widthMm, depthMm, ids }: NewRoom): Edit {
+	return (draft) => {
+		const hasRooms = Object.keys(draft.rooms).length > 0;
+		const x = hasRooms ? rightEdge(draft as Home) + GAP_BETWEEN_ROOMS_MM : 0;
+		const middle = Math.round(depthMm / 2);
+		const doorX = x - GAP_BETWEEN_ROOMS_MM / 2;
+		const room = RoomId.parse(ids.room);
+		draft.rooms[room] = {
+			id: room,
+			name,
+			outline: [
+				{ x, y: 0 },
+				{ x: x + widthMm, y: 0 },
+				{ x: x + widthMm, y: depthMm },
+				{ x, y: depthMm }
+			],
+			doors: hasRooms
+				? [
+						{
+							a: { x: doorX, y: middle - DOORWAY_MM / 2 },
+							b: { x: doorX, y: middle + DOORWAY_MM / 2 }
+						}
+					]
+				: [],
+			ceilingMm: 2500,
+			climate: []
+		};
+		const run = (id: string, side: string, from: Point, to: Point) => {
+			const runId = RunId.parse(id);
+			draft.runs[runId] = { id: runId, roomId: room, name: `${name}, ${side}`, from, to };
+		};
+		run(ids.back, 'far wall', { x, y: 0 }, { x: x + widthMm, y: 0 });
+		run(ids.front, 'near wall', { x: x + widthMm, y: depthMm }, { x, y: depthMm });
+	};
+}
+
+/** Where the next cabinet of its height would begin on a run, mm from its left end. */
+export function nextOffsetMm(home: Home, runId: string, baseMm: number): number {
+	const hangs = baseMm > 1000;
+	return Math.max(
+		0,
+		...Object.values(home.cabinets)
+			.filter(
+				(cabinet) =>
+					cabinet.runId === runId &&
+					(cabinet.baseMm > 1000 === hangs || cabinet.baseMm + cabinet.heightMm > 1500 !== hangs)
+			)
+			.map((cabinet) => cabinet.offsetMm + cabinet.widthMm)
+	);
+}
+
+/** Makes the edit that adds a cabinet of a usual form at the next free place of a run, with its nooks and station. */
+export function addCabinet(runId: string, form: CabinetForm, newId: () => string): Edit {
+	return (draft) => {
+		const run = draft.runs[runId];
+		if (!run) return;
+		const id = CabinetId.parse(newId());
+		const offsetMm = nextOffsetMm(draft as Home, runId, form.cabinet.baseMm);
+		const same = Object.values(draft.cabinets).filter(
+			(cabinet) => cabinet.form === form.form
+		).length;
+		const name = same ? `${form.name} ${same + 1}` : form.name;
+		draft.cabinets[id] = { id, runId: run.id, name, offsetMm, ...structuredClone(form.cabinet) };
+		for (const shape of form.nooks) {
+			const nookId = NookId.parse(newId());
+			draft.nooks[nookId] = {
+				id: nookId,
+				cabinetId: id,
+				...structuredClone(shape),
+				name: `${name}: ${shape.name}`,
+				opening: null,
+				obstructions: [],
+				loadG: null,
+				tags: []
+			};
+		}
+		if (form.station)
+			addStation(draft as Home, run.roomId, form.station, newId, standBefore(run, offsetMm, form));
+	};
+}
+
+function standBefore(run: Home['runs'][string], offsetMm: number, form: CabinetForm): Point {
+	const { along, towards } = runAxes(run);
+	const s = offsetMm + form.cabinet.widthMm / 2;
+	const t = form.cabinet.depthMm + 350;
+	return {
+		x: Math.round(run.from.x + along.x * s + towards.x * t),
+		y: Math.round(run.from.y + along.y * s + towards.y * t)
+	};
+}
+
+function addStation(
+	draft: Home,
+	roomId: RoomId,
+	kind: StationKind,
+	newId: () => string,
+	at: Point
+): void {
+	if (Object.values(draft.stations).some((station) => station.kind === kind)) return;
+	const id = StationId.parse(newId());
+	draft.stations[id] = { id, kind, name: kind[0]!.toUpperCase() + kind.slice(1), roomId, at };
+}
+
+/** Makes the edit that puts a station in the middle of a room, or moves the one of its kind there. */
+export function placeStation(
+	roomId: string,
+	kind: StationKind,
+	at: Point,
+	newId: () => string
+): Edit {
+	return (draft) => {
+		const room = draft.rooms[roomId];
+		const known = Object.values(draft.stations).find((station) => station.kind === kind);
+		if (known) Object.assign(known, { at, roomId });
+		else if (room) addStation(draft as Home, room.id, kind, newId, at);
+	};
+}
+
+export type Side = 'widthMm' | 'depthMm' | 'heightMm';
+
+/** Makes the edit that sets one inside measure of a nook, mm. */
+export function setInside(nookId: string, side: Side, mm: number): Edit {
+	return (draft) => {
+		const nook = draft.nooks[nookId];
+		if (nook) nook.inside[side] = mm;
+	};
+}
+
+/** Makes the edit that sets or clears (null) the way in of a nook. */
+export function setOpening(nookId: string, opening: Nook['opening']): Edit {
+	return (draft) => {
+		const nook = draft.nooks[nookId];
+		if (nook) nook.opening = opening;
+	};
+}
+
+/** Makes the edit that adds an obstruction to a nook. */
+export function addObstruction(nookId: string, obstruction: Obstruction): Edit {
+	return (draft) => {
+		draft.nooks[nookId]?.obstructions.push(obstruction);
+	};
+}
+
+/** Makes the edit that takes the nth obstruction out of a nook. */
+export function removeObstruction(nookId: string, index: number): Edit {
+	return (draft) => {
+		draft.nooks[nookId]?.obstructions.splice(index, 1);
+	};
+}
+
+/** Makes the edit that takes a cabinet away with its nooks; stock that stood there is out of its place. */
+export function removeCabinet(cabinetId: string): Edit {
+	return (draft) => {
+		const gone = new Set<string>(
+			Object.values(draft.nooks)
+				.filter((nook) => nook.cabinetId === cabinetId)
+				.map((nook) => nook.id)
+		);
+		for (const lot of Object.values(draft.lots))
+			if (lot.nookId && gone.has(lot.nookId)) lot.nookId = null;
+		for (const id of gone) delete draft.nooks[id];
+		for (const plan of Object.values(draft.fitPlans))
+			if (gone.has(plan.nookId)) delete draft.fitPlans[plan.id];
+		for (const reset of Object.values(draft.resets))
+			if (reset.cabinetId === cabinetId) delete draft.resets[reset.id];
+		draft.pins = draft.pins.filter((pin) => !gone.has(pin.nookId));
+		delete draft.cabinets[cabinetId];
+	};
+}

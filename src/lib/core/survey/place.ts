@@ -1,0 +1,96 @@
+import type { Cabinet, Home, Nook, NookKind, Point, Room, Run } from '../model';
+
+/** A nook with the cabinet, run and room it stands in. */
+export interface NookPlace {
+	readonly nook: Nook;
+	readonly cabinet: Cabinet;
+	readonly run: Run;
+	readonly room: Room;
+}
+
+/** Finds where a nook stands; null when a link in the chain is broken. */
+export function placeOfNook(home: Home, nookId: string): NookPlace | null {
+	const nook = home.nooks[nookId];
+	const cabinet = nook && home.cabinets[nook.cabinetId];
+	const run = cabinet && home.runs[cabinet.runId];
+	const room = run && home.rooms[run.roomId];
+	return nook && cabinet && run && room ? { nook, cabinet, run, room } : null;
+}
+
+const least = (room: Room, side: 'x' | 'y') =>
+	Math.min(...room.outline.map((point) => point[side]));
+const byId = (a: { readonly id: string }, b: { readonly id: string }) =>
+	a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
+
+/**
+ * Lists the nooks in walking order: rooms from the top of the plan and from the left, then run, then along it from
+ * left to right, then from the top down. The order of the records does not matter.
+ */
+export function nooksInOrder(home: Home): NookPlace[] {
+	return Object.keys(home.nooks)
+		.map((id) => placeOfNook(home, id))
+		.filter((place) => place !== null)
+		.sort(
+			(a, b) =>
+				least(a.room, 'y') - least(b.room, 'y') ||
+				least(a.room, 'x') - least(b.room, 'x') ||
+				byId(a.room, b.room) ||
+				byId(a.run, b.run) ||
+				a.cabinet.offsetMm - b.cabinet.offsetMm ||
+				b.cabinet.baseMm - a.cabinet.baseMm ||
+				b.nook.at.zMm - a.nook.at.zMm ||
+				a.nook.at.xMm - b.nook.at.xMm ||
+				byId(a.nook, b.nook)
+		);
+}
+
+/** Unit vectors of a run: along it, and towards the person who stands before it. */
+export function runAxes(run: Run): { along: Point; towards: Point; lengthMm: number } {
+	const dx = run.to.x - run.from.x;
+	const dy = run.to.y - run.from.y;
+	const lengthMm = Math.hypot(dx, dy);
+	const scale = lengthMm || 1;
+	// With y downwards, a quarter turn clockwise from "along" faces whoever sees `from` on the left.
+	return {
+		along: { x: dx / scale, y: dy / scale },
+		towards: { x: -dy / scale, y: dx / scale },
+		lengthMm
+	};
+}
+
+/** How far before a cabinet's front a person stands, mm. */
+const STANDING_MM = 350;
+
+/** Gives the point on the plan, mm, where a person stands to use a nook. */
+export function standingPoint({ nook, cabinet, run }: NookPlace): Point {
+	const { along, towards } = runAxes(run);
+	const s = cabinet.offsetMm + nook.at.xMm + (nook.inside.widthMm ?? cabinet.widthMm) / 2;
+	const t = cabinet.depthMm + STANDING_MM;
+	return {
+		x: Math.round(run.from.x + along.x * s + towards.x * t),
+		y: Math.round(run.from.y + along.y * s + towards.y * t)
+	};
+}
+
+/** Height of a nook's bottom above the floor, mm. */
+export const baseAboveFloorMm = ({ nook, cabinet }: Pick<NookPlace, 'nook' | 'cabinet'>): number =>
+	cabinet.baseMm + nook.at.zMm;
+
+const PULL_OUT: ReadonlySet<NookKind> = new Set([
+	'drawer',
+	'door',
+	'fridge-door',
+	'freezer-drawer',
+	'chest-basket',
+	'crisper',
+	'trolley'
+]);
+/** Whether the contents come to the person, so that depth costs nothing. */
+export const isPullOut = (nook: Pick<Nook, 'kind'>): boolean => PULL_OUT.has(nook.kind);
+
+export type NookClimate = 'room' | 'chilled' | 'frozen';
+/** The climate a nook keeps, by its kind. */
+export function climateOf(nook: Pick<Nook, 'kind'>): NookClimate {
+	if (nook.kind === 'freezer-drawer' || nook.kind.startsWith('chest-')) return 'frozen';
+	return nook.kind.startsWith('fridge-') || nook.kind === 'crisper' ? 'chilled' : 'room';
+}

@@ -1,0 +1,121 @@
+import { fitFingerprint } from '../fitting';
+import { useFirst, shoppingList } from '../rotation';
+import type { Home } from '../model';
+import { checkSurvey, tapeList } from '../survey';
+import { zoneFingerprint } from '../zoning';
+import { resetsDue } from './resets';
+
+export type Stage = 'walk' | 'clear' | 'sort' | 'place' | 'fit' | 'mark' | 'turn' | 'keep';
+export const STAGES: readonly Stage[] = [
+	'walk',
+	'clear',
+	'sort',
+	'place',
+	'fit',
+	'mark',
+	'turn',
+	'keep'
+];
+
+export type NextStep = { readonly stage: Stage } & (
+	| { readonly code: 'add-cabinets' }
+	| { readonly code: 'measure'; readonly count: number }
+	| { readonly code: 'check-survey'; readonly count: number }
+	| { readonly code: 'enter-stock' }
+	| { readonly code: 'decide-past'; readonly count: number }
+	| { readonly code: 'sort-loose'; readonly count: number }
+	| { readonly code: 'make-plan' }
+	| { readonly code: 'plan-stale' }
+	| { readonly code: 'overflow'; readonly count: number }
+	| { readonly code: 'fit-nooks'; readonly count: number }
+	| { readonly code: 'fit-stale'; readonly count: number }
+	| { readonly code: 'print-labels'; readonly count: number }
+	| { readonly code: 'use-first'; readonly count: number }
+	| { readonly code: 'shop'; readonly count: number }
+	| { readonly code: 'resets'; readonly count: number }
+);
+
+/** How far each stage is for a home, 0 to 1; null where there is nothing to measure yet. */
+export type StageProgress = Readonly<Record<Stage, number | null>>;
+
+const share = (done: number, of: number): number | null => (of > 0 ? done / of : null);
+
+const activePlan = (home: Home) =>
+	home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
+
+/** Nooks that the plan in force gives to groups. */
+const plannedNooks = (home: Home) =>
+	new Set((activePlan(home)?.assignments ?? []).map(({ nookId }) => nookId as string));
+
+/** Measures how far each stage is. `today` is an ISO date. */
+export function stageProgress(home: Home, today: string): StageProgress {
+	const nooks = Object.values(home.nooks);
+	const things = Object.values(home.things);
+	const lots = Object.values(home.lots).filter((lot) => lot.count > 0);
+	const decided = new Set(Object.values(home.decisions).map((decision) => decision.lotId));
+	const plan = activePlan(home);
+	const planned = plannedNooks(home);
+	const fits = Object.values(home.fitPlans).filter((fit) => planned.has(fit.nookId));
+	const due = resetsDue(home, today);
+	const past = useFirst(home, today, -1).length;
+	const groups = new Set(plan?.assignments.map(({ groupId }) => groupId)).size;
+	return {
+		walk: share(nooks.length - tapeList(home).length, nooks.length),
+		clear: share(lots.filter((lot) => decided.has(lot.id)).length, lots.length),
+		sort: share(things.filter((thing) => thing.groupId).length, things.length),
+		place: plan ? share(groups, groups + plan.overflow.length) : things.length ? 0 : null,
+		fit: planned.size ? share(fits.length, planned.size) : null,
+		mark: fits.length
+			? share(fits.filter((fit) => fit.placements.length > 0).length, fits.length)
+			: null,
+		turn: share(lots.length - past, lots.length),
+		keep: share(due.filter((reset) => reset.daysLeft >= 0).length, due.length)
+	};
+}
+
+/**
+ * Lists what to do next in a home, in the order of the work: what blocks later stages first.
+ * `today` is an ISO date. An empty home is told where to begin.
+ */
+export function nextSteps(home: Home, today: string): NextStep[] {
+	const steps: NextStep[] = [];
+	const add = (step: NextStep | false) => step && steps.push(step);
+	const missing = tapeList(home).length;
+	const doubtful = checkSurvey(home).filter((issue) => issue.code !== 'size-missing').length;
+	const things = Object.values(home.things);
+	const loose = things.filter((thing) => !thing.groupId).length;
+	const past = useFirst(home, today, -1).length;
+	const soon = useFirst(home, today, 14).length - past;
+	const plan = activePlan(home);
+	add(!Object.keys(home.nooks).length && { stage: 'walk', code: 'add-cabinets' });
+	add(missing > 0 && { stage: 'walk', code: 'measure', count: missing });
+	add(doubtful > 0 && { stage: 'walk', code: 'check-survey', count: doubtful });
+	add(!things.length && { stage: 'clear', code: 'enter-stock' });
+	add(past > 0 && { stage: 'clear', code: 'decide-past', count: past });
+	add(loose > 0 && { stage: 'sort', code: 'sort-loose', count: loose });
+	if (things.length && Object.keys(home.nooks).length) {
+		if (!plan) add({ stage: 'place', code: 'make-plan' });
+		else if (plan.fingerprint !== zoneFingerprint(home))
+			add({ stage: 'place', code: 'plan-stale' });
+	}
+	add(!!plan?.overflow.length && { stage: 'place', code: 'overflow', count: plan.overflow.length });
+	const planned = plannedNooks(home);
+	const fits = Object.values(home.fitPlans).filter((fit) => planned.has(fit.nookId));
+	add(
+		planned.size > fits.length && {
+			stage: 'fit',
+			code: 'fit-nooks',
+			count: planned.size - fits.length
+		}
+	);
+	const stale = fits.filter((fit) => fit.fingerprint !== fitFingerprint(home, fit.nookId)).length;
+	add(stale > 0 && { stage: 'fit', code: 'fit-stale', count: stale });
+	const labels = fits.reduce((sum, fit) => sum + fit.placements.length, 0);
+	add(labels > 0 && { stage: 'mark', code: 'print-labels', count: labels });
+	add(soon > 0 && { stage: 'turn', code: 'use-first', count: soon });
+	const buy = shoppingList(home).length;
+	add(buy > 0 && { stage: 'turn', code: 'shop', count: buy });
+	const overdue = resetsDue(home, today).filter((reset) => reset.daysLeft <= 0).length;
+	add(overdue > 0 && { stage: 'keep', code: 'resets', count: overdue });
+	return steps;
+}

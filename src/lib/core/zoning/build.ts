@@ -1,0 +1,349 @@
+import { allGroupFigures, PILE_MM, ROW_DEPTH_MM, type GroupFigures } from '../grouping';
+import { categoryOf, fingerprint, type Home, type Person, type StationKind } from '../model';
+import {
+	baseAboveFloorMm,
+	isPullOut,
+	nooksInOrder,
+	reachOf,
+	usableSpace,
+	walkingDistances,
+	type NookPlace,
+	type Reach,
+	type UsableSpace,
+	type WalkingDistances
+} from '../survey';
+import { hardRuleBroken, kindsAndConflicts, type HardCode } from './hard-rules';
+import type { AssignmentProblem, Pair } from './problem';
+import { volumesNow } from './now';
+import { softPenalties, type SoftPenalty } from './soft-rules';
+
+/** Weekly effort of a group in a nook by what makes it up; the parts sum to the problem's cost. */
+export interface CostParts {
+	readonly walk: number;
+	readonly reach: number;
+	readonly soft: readonly SoftPenalty[];
+	readonly habit: number;
+}
+
+export interface Cell {
+	readonly hard: HardCode | null;
+	readonly reach: Reach;
+	/** Walk from the group's stations, one way, weighted by its uses, m. */
+	readonly walkM: number;
+	readonly parts: CostParts;
+}
+
+/** A group, or one of the up to three parts of a group that no single nook can take. */
+export interface Part {
+	readonly figures: GroupFigures;
+	readonly share: number;
+}
+
+/** The planner's view of a home: the problem with the way back from its indices to records. */
+export interface ZoneModel {
+	readonly problem: AssignmentProblem;
+	readonly parts: readonly Part[];
+	readonly places: readonly NookPlace[];
+	readonly spaces: readonly UsableSpace[];
+	readonly walking: WalkingDistances;
+	/** Part × nook, row by row. */
+	readonly cells: readonly Cell[];
+	/** Nook index where most of a part is now; −1: nowhere. */
+	readonly current: Int32Array;
+	readonly fingerprint: string;
+}
+
+const MAX_PARTS = 3;
+/** Effort of a part without a place: more than any place costs, and more for what is used more. */
+const OVERFLOW_EFFORT = 2000;
+const OVERFLOW_PER_USE = 200;
+/** Effort a metre between the parts of one split group. */
+const SPLIT_NEAR = 3;
+const UNKNOWN_LOAD_G = 1e9;
+/** Effort of standing together of what should be apart (smell, ethylene). */
+const APART_EFFORT = 8;
+
+/** Stations to use instead where a home has none of a kind, nearest in purpose first. */
+const INSTEAD: Partial<Record<StationKind, readonly StationKind[]>> = {
+	kettle: ['worktop', 'sink'],
+	table: ['worktop', 'hob'],
+	oven: ['hob', 'worktop'],
+	hob: ['worktop', 'oven'],
+	dishwasher: ['sink'],
+	freezer: ['fridge', 'worktop'],
+	fridge: ['worktop'],
+	worktop: ['table', 'sink', 'hob'],
+	sink: ['basin', 'worktop'],
+	basin: ['sink', 'shower'],
+	shower: ['basin'],
+	laundry: ['sink'],
+	entrance: ['table']
+};
+
+/** Splits a group's uses over the stations; the school shifts dishes to or from the dishwasher. */
+function stationShares(home: Home, figures: GroupFigures): Map<StationKind, number> {
+	const factor = home.schools.near === 'dishwasher' ? 3 : 0.5;
+	const weighed = [...figures.stations].map(
+		([kind, share]) => [kind, kind === 'dishwasher' ? share * factor : share] as const
+	);
+	const sum = weighed.reduce((total, [, share]) => total + share, 0) || 1;
+	return new Map(weighed.map(([kind, share]) => [kind, share / sum]));
+}
+
+/** Average walk from a group's stations to nook `n`, mm; the nearest station of each kind counts. */
+function walkTo(
+	home: Home,
+	walking: WalkingDistances,
+	shares: Map<StationKind, number>,
+	n: number
+): number {
+	const N = walking.nookIds.length;
+	const nearest = (kind: StationKind) =>
+		walking.stationIds.reduce(
+			(least, id, s) =>
+				home.stations[id]!.kind === kind
+					? Math.min(least, walking.stationToNookMm[s * N + n]!)
+					: least,
+			Infinity
+		);
+	let sum = 0;
+	for (const [kind, share] of shares) {
+		const tries = [kind, ...(INSTEAD[kind] ?? [])];
+		const found = tries.find((k) => Object.values(home.stations).some((s) => s.kind === k));
+		if (found) sum += share * nearest(found);
+	}
+	return sum;
+}
+
+function peopleOf(home: Home, figures: GroupFigures): Person[] {
+	const people = Object.values(home.people);
+	const own = people.filter((person) => figures.userIds.includes(person.id));
+	return own.length ? own : people.filter((person) => person.ageBand !== 'child');
+}
+
+/** Nook of each group where most of its volume stands now. */
+function currentNooks(home: Home): Map<string, string> {
+	return new Map(
+		[...volumesNow(home)].map(([group, nooks]) => [
+			group,
+			[...nooks].sort((a, b) => b[1] - a[1])[0]![0]
+		])
+	);
+}
+
+function lowestInFridges(places: readonly NookPlace[]): Set<string> {
+	const lowest = new Map<string, NookPlace>();
+	for (const place of places) {
+		if (place.nook.kind !== 'fridge-shelf') continue;
+		const other = lowest.get(place.cabinet.id);
+		if (!other || place.nook.at.zMm < other.nook.at.zMm) lowest.set(place.cabinet.id, place);
+	}
+	return new Set([...lowest.values()].map((place) => place.nook.id));
+}
+
+/** Goods are seldom piled higher than this, whatever the headroom, mm. */
+const USED_HEIGHT_MM = 300;
+/** Floor that containers and mixed goods really cover. */
+const FLOOR_FILL = 0.7;
+
+/** What a nook takes of litres (ml), front run (mm at 300 mm depth) and load (g), with room to grow left free. */
+function capacityOf(
+	home: Home,
+	place: NookPlace,
+	space: UsableSpace
+): readonly [number, number, number] {
+	if (!space.ok) return [0, 0, 0];
+	const { settings, schools } = home;
+	const grow = schools.room === 'slack' ? 1 - settings.slackShare : 1;
+	const { depthMm, heightMm } = place.nook.inside;
+	const usedHeight = Math.min(1, USED_HEIGHT_MM / heightMm!);
+	const layers = Math.min(1, heightMm! / PILE_MM);
+	return [
+		space.usableMl * usedHeight * settings.play.fillShare * grow,
+		space.runMm * (depthMm! / ROW_DEPTH_MM) * layers * FLOOR_FILL,
+		place.nook.loadG ?? UNKNOWN_LOAD_G
+	];
+}
+
+/** Fingerprint of everything a zone plan is computed from; plans with another one are stale. */
+export function zoneFingerprint(home: Home): string {
+	const { settings, schools, pins, people, pets, rooms, runs, stations, cabinets, nooks, groups } =
+		home;
+	// Keyed by id, since the order of records is not part of a home.
+	const things = Object.fromEntries(
+		Object.values(home.things).map((thing) => [
+			thing.id,
+			{ ...thing, name: '', lifeKey: null, parPacks: null, priceMinor: null, avoid: false }
+		])
+	);
+	const stock = Object.fromEntries(
+		Object.values(home.lots).map((lot) => [lot.id, [lot.thingId, Math.ceil(lot.count), lot.nookId]])
+	);
+	return fingerprint([
+		settings,
+		schools,
+		pins,
+		people,
+		pets,
+		rooms,
+		runs,
+		stations,
+		cabinets,
+		nooks,
+		groups,
+		things,
+		stock
+	]);
+}
+
+/** Builds the planner's view of a home. A pure function; nothing is random. Costs O(groups × nooks). */
+export function buildZoneModel(home: Home): ZoneModel {
+	const places = nooksInOrder(home);
+	const walking = walkingDistances(home);
+	const spaces = places.map((place) =>
+		usableSpace(place.nook, baseAboveFloorMm(place), home.settings)
+	);
+	const capacities = places.map((place, n) => capacityOf(home, place, spaces[n]!));
+	const lowest = lowestInFridges(places);
+	const now = currentNooks(home);
+	const nookIndex = new Map(places.map((place, n) => [place.nook.id as string, n]));
+	const { effort } = home.settings;
+	const N = places.length;
+
+	const parts: Part[] = [];
+	const cells: Cell[] = [];
+	const current: number[] = [];
+	for (const figures of allGroupFigures(home)) {
+		if (figures.pieces === 0) continue;
+		const people = peopleOf(home, figures);
+		const shares = stationShares(home, figures);
+		const at = nookIndex.get(now.get(figures.groupId) ?? '') ?? -1;
+		const row = places.map((place, n): Cell => {
+			const base = baseAboveFloorMm(place);
+			const reach = reachOf(
+				{
+					heightMm: base + (place.nook.inside.heightMm ?? 0) / 2,
+					depthMm: place.nook.inside.depthMm ?? 0,
+					pullOut: isPullOut(place.nook)
+				},
+				people,
+				effort
+			);
+			const walkMm = walkTo(home, walking, shares, n);
+			const hard = hardRuleBroken({
+				home,
+				figures,
+				place,
+				space: spaces[n]!,
+				reach,
+				people,
+				walkMm,
+				isLowestInFridge: lowest.has(place.nook.id)
+			});
+			return {
+				hard,
+				reach,
+				walkM: walkMm / 1000,
+				parts: {
+					// There and back again.
+					walk: figures.usesPerWeek * 2 * (walkMm / 1000) * effort.walkPerM,
+					reach: figures.usesPerWeek * reach.factor * effort.reachWeight,
+					soft: softPenalties({ home, figures, place, reachFactor: reach.factor }),
+					habit: home.schools.change === 'little' && at >= 0 && at !== n ? effort.changeWeight : 0
+				}
+			};
+		});
+		const shareCount = partsNeeded(figures, row, capacities);
+		for (let p = 0; p < shareCount; p++) {
+			parts.push({ figures, share: 1 / shareCount });
+			cells.push(...row);
+			current.push(at);
+		}
+	}
+	const G = parts.length;
+	const problem: AssignmentProblem = {
+		G,
+		N,
+		K: 3,
+		demand: Float64Array.from(
+			parts.flatMap(({ figures, share }) => [
+				figures.volumeMl * share,
+				figures.runMm * share,
+				figures.massG * share
+			])
+		),
+		capacity: Float64Array.from(capacities.flat()),
+		cost: Float64Array.from(cells, (cell, i) => costOf(cell, parts[Math.floor(i / N)]!.share)),
+		overflow: Float64Array.from(
+			parts,
+			({ figures, share }) => OVERFLOW_EFFORT + OVERFLOW_PER_USE * figures.usesPerWeek * share
+		),
+		pairs: pairsOf(home, parts),
+		distance: walking.nookToNookMm.map((mm) => (Number.isFinite(mm) ? mm / 1000 : 1000)),
+		kinds: Uint8Array.from(parts, ({ figures }) => kindsAndConflicts(figures).kinds),
+		conflicts: Uint8Array.from(parts, ({ figures }) => kindsAndConflicts(figures).conflicts)
+	};
+	return {
+		problem,
+		parts,
+		places,
+		spaces,
+		walking,
+		cells,
+		current: Int32Array.from(current),
+		fingerprint: zoneFingerprint(home)
+	};
+}
+
+/** Sums the parts of a cost; soft penalties and habit are not divided between the shares of a split group. */
+export function costOf(cell: Cell, share: number): number {
+	if (cell.hard) return Infinity;
+	const { walk, reach, soft, habit } = cell.parts;
+	return (walk + reach) * share + soft.reduce((sum, { effort }) => sum + effort, 0) + habit;
+}
+
+/** The fewest equal parts, up to three, of which each fits some allowed nook. */
+function partsNeeded(
+	figures: GroupFigures,
+	row: readonly Cell[],
+	capacities: readonly (readonly [number, number, number])[]
+): number {
+	for (let count = 1; count < MAX_PARTS; count++) {
+		const room = row.some((cell, n) => {
+			const [ml, run, load] = capacities[n]!;
+			return (
+				!cell.hard &&
+				figures.volumeMl / count <= ml &&
+				figures.runMm / count <= run &&
+				figures.massG / count <= load
+			);
+		});
+		if (room) return count;
+	}
+	return MAX_PARTS;
+}
+
+function pairsOf(home: Home, parts: readonly Part[]): Pair[] {
+	const { partnerWeight } = home.settings.effort;
+	const pairs: Pair[] = [];
+	const isPotato = (figures: GroupFigures) =>
+		figures.things.some((t) => categoryOf(t.category).code === 'food.potatoes');
+	for (let a = 0; a < parts.length; a++)
+		for (let b = a + 1; b < parts.length; b++) {
+			const [one, two] = [parts[a]!.figures, parts[b]!.figures];
+			if (one.groupId === two.groupId) {
+				pairs.push({ a, b, near: SPLIT_NEAR, together: 0 });
+				continue;
+			}
+			const weight =
+				(home.groups[one.groupId]!.partners.find((p) => p.groupId === two.groupId)?.weight ?? 0) +
+				(home.groups[two.groupId]!.partners.find((p) => p.groupId === one.groupId)?.weight ?? 0);
+			const smell = one.traits.has('smell') && two.traits.has('smell');
+			const ripens =
+				(one.traits.has('ethylene') && isPotato(two)) ||
+				(two.traits.has('ethylene') && isPotato(one));
+			const together = smell || ripens ? APART_EFFORT : 0;
+			if (weight || together) pairs.push({ a, b, near: weight * partnerWeight, together });
+		}
+	return pairs;
+}

@@ -1,0 +1,163 @@
+import type { Assignment as SavedAssignment } from '../model';
+import type { ReachBand } from '../survey';
+import { costOf, type CostParts, type ZoneModel } from './build';
+import type { HardCode } from './hard-rules';
+import { Layout } from './layout';
+import { writeAssignment } from './solve';
+import { violations, type Assignment } from './problem';
+
+export interface Alternative {
+	readonly nookId: string;
+	/** Extra weekly effort against the place it has; negative: it would be better there. */
+	readonly extra: number;
+	/** Groups that hold the room it would need, the largest first; empty: there is room. */
+	readonly heldBy: readonly string[];
+}
+
+export interface PlaceReason {
+	readonly groupId: string;
+	readonly nookId: string;
+	readonly share: number;
+	readonly cost: number;
+	readonly parts: CostParts & { readonly partners: number };
+	/** Walked there and back in a week, m. */
+	readonly metresPerWeek: number;
+	readonly usesPerWeek: number;
+	readonly band: ReachBand;
+	/** A better nook that others hold; null when this is the best there is. */
+	readonly pushedOutOf: Alternative | null;
+	/** The next two best nooks with room. */
+	readonly next: readonly Alternative[];
+}
+
+/** What one nook would mean for a part in hand. */
+export interface Price {
+	readonly nookId: string;
+	readonly hard: HardCode | null;
+	readonly conflict: boolean;
+	/** Litres, run or load short; 0: it fits. */
+	readonly fits: boolean;
+	/** Change of the whole plan's weekly effort; NaN when a hard rule forbids it. */
+	readonly extra: number;
+}
+
+/** Loads a saved plan on a model, for prices and reasons. */
+export function layoutOf(model: ZoneModel, saved: readonly SavedAssignment[]): Layout {
+	const layout = new Layout(model.problem);
+	layout.load(writeAssignment(model, saved));
+	return layout;
+}
+
+/** Prices every nook for part `g` with all else in place; the layout is as before when it returns. */
+export function pricesFor(model: ZoneModel, layout: Layout, g: number): Price[] {
+	const { N, cost } = model.problem;
+	const from = layout.assignment[g]!;
+	const here = layout.costAt(g, from);
+	layout.place(g, -1);
+	const prices = model.places.map((place, n): Price => {
+		const hard = model.cells[g * N + n]!.hard;
+		return {
+			nookId: place.nook.id,
+			hard,
+			conflict: !layout.agrees(g, n),
+			fits: layout.fits(g, n),
+			extra: cost[g * N + n] === Infinity ? NaN : layout.costAt(g, n) - here
+		};
+	});
+	layout.place(g, from);
+	return prices;
+}
+
+function holders(model: ZoneModel, layout: Layout, n: number, except: number): string[] {
+	return model.parts
+		.map((part, g) => ({ part, g }))
+		.filter(({ g }) => layout.assignment[g] === n && g !== except)
+		.sort((a, b) => b.part.figures.volumeMl * b.part.share - a.part.figures.volumeMl * a.part.share)
+		.map(({ part }) => part.figures.groupId);
+}
+
+/** Explains where part `g` is: what it costs and why it is not elsewhere. Null when it has no place. */
+export function explainPart(model: ZoneModel, layout: Layout, g: number): PlaceReason | null {
+	const n = layout.assignment[g]!;
+	const place = model.places[n];
+	if (!place) return null;
+	const { N } = model.problem;
+	const { figures, share } = model.parts[g]!;
+	const cell = model.cells[g * N + n]!;
+	const cost = layout.costAt(g, n);
+	const others = pricesFor(model, layout, g)
+		.map((price, m) => ({ ...price, m }))
+		.filter((price) => price.m !== n && !price.hard)
+		.sort((a, b) => a.extra - b.extra);
+	const taken = others.find((price) => price.extra < -1e-9 && !price.fits);
+	return {
+		groupId: figures.groupId,
+		nookId: place.nook.id,
+		share,
+		cost,
+		parts: { ...cell.parts, partners: cost - costOf(cell, share) },
+		metresPerWeek: figures.usesPerWeek * share * 2 * cell.walkM,
+		usesPerWeek: figures.usesPerWeek * share,
+		band: cell.reach.band,
+		pushedOutOf: taken
+			? { nookId: taken.nookId, extra: taken.extra, heldBy: holders(model, layout, taken.m, g) }
+			: null,
+		next: others
+			.filter((price) => price.fits)
+			.slice(0, 2)
+			.map(({ nookId, extra }) => ({ nookId, extra, heldBy: [] }))
+	};
+}
+
+export interface PlanTotals {
+	/** Walked there and back in a week, m. */
+	readonly metresPerWeek: number;
+	readonly reachesPerWeek: Readonly<Record<ReachBand, number>>;
+	readonly usesPerWeek: number;
+}
+
+/** Sums walks and reaches of any assignment, the planned one or the one the lots show today. */
+export function totalsOf(model: ZoneModel, saved: readonly SavedAssignment[]): PlanTotals {
+	const { N } = model.problem;
+	const rows = new Map(model.parts.map((part, g) => [part.figures.groupId, g]));
+	const nooks = new Map(model.places.map((place, n) => [place.nook.id as string, n]));
+	const reaches = { easy: 0, good: 0, bend: 0, stretch: 0, stool: 0 };
+	let metres = 0;
+	let uses = 0;
+	for (const { groupId, nookId, share } of saved) {
+		const g = rows.get(groupId);
+		const n = nooks.get(nookId);
+		if (g === undefined || n === undefined) continue;
+		const cell = model.cells[g * N + n]!;
+		const count = model.parts[g]!.figures.usesPerWeek * share;
+		uses += count;
+		reaches[cell.reach.band] += count;
+		if (Number.isFinite(cell.walkM)) metres += count * 2 * cell.walkM;
+	}
+	return { metresPerWeek: metres, reachesPerWeek: reaches, usesPerWeek: uses };
+}
+
+export interface BrokenRule {
+	readonly groupId: string;
+	readonly nookId: string;
+	readonly code: HardCode | 'over-capacity' | 'conflict';
+}
+
+/** Lists the hard rules that an assignment, perhaps made by hand, breaks. */
+export function brokenRules(model: ZoneModel, assignment: Assignment): BrokenRule[] {
+	const { N } = model.problem;
+	const groupIn = (n: number) => {
+		const g = assignment.indexOf(n);
+		return g < 0 ? '' : model.parts[g]!.figures.groupId;
+	};
+	return violations(model.problem, assignment).map((found) => {
+		const nookId = model.places[found.nook]!.nook.id;
+		if (found.code !== 'forbidden')
+			return { groupId: groupIn(found.nook), nookId, code: found.code };
+		return {
+			groupId: model.parts[found.part]!.figures.groupId,
+			nookId,
+			code: model.cells[found.part * N + found.nook]!.hard!
+		};
+	});
+}

@@ -1,0 +1,176 @@
+import type { GroupFigures } from '../grouping';
+import type { Home, Person } from '../model';
+import {
+	baseAboveFloorMm,
+	climateOf,
+	reachHeights,
+	type NookPlace,
+	type Reach,
+	type UsableSpace
+} from '../survey';
+
+/** Why a group may not live in a nook; the words stand in messages. */
+export const HARD_CODES = [
+	'not-measured',
+	'reserved',
+	'needs-frozen',
+	'needs-chilled',
+	'cold-place',
+	'raw-meat-low',
+	'too-tall',
+	'too-wide',
+	'over-load',
+	'no-way',
+	'may-not-climb',
+	'heavy-high',
+	'heavy-low',
+	'child-reach',
+	'pet-reach',
+	'off-floor',
+	'hot-place',
+	'tops-not-used',
+	'banned',
+	'pinned-elsewhere'
+] as const;
+export type HardCode = (typeof HARD_CODES)[number];
+
+/** Everything a hard rule may look at, gathered once a group and nook. */
+export interface RuleInput {
+	readonly home: Home;
+	readonly figures: GroupFigures;
+	readonly place: NookPlace;
+	readonly space: UsableSpace;
+	readonly reach: Reach;
+	readonly people: readonly Person[];
+	/** Walk from the group's stations, mm; Infinity: no way. */
+	readonly walkMm: number;
+	readonly isLowestInFridge: boolean;
+}
+
+type Rule = (input: RuleInput) => HardCode | null;
+const when = (broken: boolean, code: HardCode): HardCode | null => (broken ? code : null);
+
+/** A toddler's reach: to 1.0 m standing, to 1.5 m climbing. */
+const TODDLER_REACH_MM = 1000;
+const TODDLER_CLIMB_MM = 1500;
+const PET_REACH_MM = 1200;
+const OFF_FLOOR_MM = 50;
+
+const cold: Rule = ({ figures, place }) => {
+	const climate = climateOf(place.nook);
+	if (figures.needs.has('frozen')) return when(climate !== 'frozen', 'needs-frozen');
+	if (figures.needs.has('chilled')) return when(climate !== 'chilled', 'needs-chilled');
+	return when(climate !== 'room', 'cold-place');
+};
+
+const rawMeat: Rule = ({ figures, isLowestInFridge }) =>
+	when(
+		figures.hazards.has('raw-meat') && figures.needs.has('chilled') && !isLowestInFridge,
+		'raw-meat-low'
+	);
+
+const size: Rule = ({ figures, place, space }) => {
+	if (!space.ok) return 'not-measured';
+	if (figures.tallestMm > space.passes.heightMm) return 'too-tall';
+	const { widthMm, depthMm } = place.nook.inside;
+	const long = Math.max(widthMm ?? 0, depthMm ?? 0);
+	return when(figures.longestMm > long || figures.widestMm > space.passes.widthMm, 'too-wide');
+};
+
+const lifting: Rule = ({ home, figures, place, people }) => {
+	const base = baseAboveFloorMm(place);
+	const { lift } = home.settings;
+	for (const person of people.filter((p) => p.ageBand !== 'toddler' && p.ageBand !== 'child')) {
+		const body = reachHeights(person.statureMm);
+		const highLimit = person.limits.noAboveShoulder
+			? Math.min(lift.aboveShoulderG, 500)
+			: Math.min(lift.aboveShoulderG, person.limits.maxLiftG ?? Infinity);
+		if (figures.heaviestG > highLimit && base > body.shoulder) return 'heavy-high';
+		if (figures.heaviestG > lift.kneeToElbowG && base > body.elbow) return 'heavy-high';
+		const low = base + (place.nook.inside.heightMm ?? 0) / 2 < body.knee;
+		if (figures.heaviestG > lift.kneeToElbowG && low) return 'heavy-low';
+	}
+	return null;
+};
+
+const children: Rule = ({ home, figures, place }) => {
+	const small = Object.values(home.people).some((person) => person.ageBand === 'toddler');
+	if (!small || place.cabinet.lockable) return null;
+	const base = baseAboveFloorMm(place);
+	const poison = figures.hazards.has('cleaner') || figures.hazards.has('medicine');
+	const sharp = figures.hazards.has('sharp') || figures.hazards.has('choking');
+	return when(
+		(poison && base < TODDLER_CLIMB_MM) || (sharp && base < TODDLER_REACH_MM),
+		'child-reach'
+	);
+};
+
+const pets: Rule = ({ home, figures, place }) =>
+	when(
+		Object.keys(home.pets).length > 0 &&
+			figures.hazards.has('pet-toxic') &&
+			place.cabinet.front === 'open' &&
+			baseAboveFloorMm(place) < PET_REACH_MM,
+		'pet-reach'
+	);
+
+const warmOrBare: Rule = ({ figures, place }) => {
+	if (!figures.isFood || climateOf(place.nook) !== 'room') return null;
+	if (baseAboveFloorMm(place) < OFF_FLOOR_MM && place.cabinet.form !== 'trolley')
+		return 'off-floor';
+	return when([...place.room.climate, ...place.cabinet.climate].includes('unheated'), 'hot-place');
+};
+
+const wishes: Rule = ({ home, figures, place }) => {
+	const pins = home.pins.filter((pin) => pin.groupId === figures.groupId);
+	if (pins.some((pin) => pin.kind === 'ban' && pin.nookId === place.nook.id)) return 'banned';
+	const pinned = pins.filter((pin) => pin.kind === 'pin');
+	return when(
+		pinned.length > 0 && !pinned.some((pin) => pin.nookId === place.nook.id),
+		'pinned-elsewhere'
+	);
+};
+
+const RULES: readonly Rule[] = [
+	wishes,
+	({ place }) => when(place.nook.tags.includes('use-first'), 'reserved'),
+	size,
+	cold,
+	rawMeat,
+	children,
+	pets,
+	warmOrBare,
+	lifting,
+	({ figures, place }) => when(figures.heaviestG > (place.nook.loadG ?? Infinity), 'over-load'),
+	({ reach }) => when(reach.factor === Infinity, 'may-not-climb'),
+	({ home, place }) => when(place.nook.kind === 'top' && !home.schools.tops, 'tops-not-used'),
+	({ walkMm }) => when(walkMm === Infinity, 'no-way')
+];
+
+/** Finds the first hard rule that keeps a group out of a nook; null when none does. */
+export function hardRuleBroken(input: RuleInput): HardCode | null {
+	for (const rule of RULES) {
+		const code = rule(input);
+		if (code) return code;
+	}
+	return null;
+}
+
+/** What may not share a nook: bit 1 food, 2 cleaner, 4 medicine, 8 bleach, 16 acid. */
+export function kindsAndConflicts(figures: GroupFigures): { kinds: number; conflicts: number } {
+	const [FOOD, CLEANER, MEDICINE, BLEACH, ACID] = [1, 2, 4, 8, 16];
+	const { hazards, isFood } = figures;
+	const kinds =
+		(isFood ? FOOD! : 0) |
+		(hazards.has('cleaner') ? CLEANER! : 0) |
+		(hazards.has('medicine') ? MEDICINE! : 0) |
+		(hazards.has('bleach') ? BLEACH! : 0) |
+		(hazards.has('acid') ? ACID! : 0);
+	const conflicts =
+		(kinds & FOOD! ? CLEANER! | MEDICINE! : 0) |
+		(kinds & CLEANER! ? FOOD! | MEDICINE! : 0) |
+		(kinds & MEDICINE! ? FOOD! | CLEANER! : 0) |
+		(kinds & BLEACH! ? ACID! : 0) |
+		(kinds & ACID! ? BLEACH! : 0);
+	return { kinds, conflicts };
+}

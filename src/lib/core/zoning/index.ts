@@ -1,0 +1,49 @@
+export { adoptPlan, moveGroup, togglePin } from './edits';
+export {
+	CAPACITY_TOLERANCE,
+	objectiveOf,
+	violations,
+	type Assignment as NookIndices,
+	type AssignmentProblem,
+	type Pair,
+	type Violation
+} from './problem';
+export { Layout } from './layout';
+export { DEFAULT_SEARCH, searchAssignment, type SearchOptions, type SearchResult } from './search';
+export { DEFAULT_BOUND, lowerBound, type BoundOptions } from './bound';
+export { HARD_CODES, type HardCode } from './hard-rules';
+export { SOFT_CODES, type SoftCode, type SoftPenalty } from './soft-rules';
+export {
+	buildZoneModel,
+	zoneFingerprint,
+	type Cell,
+	type CostParts,
+	type Part,
+	type ZoneModel
+} from './build';
+export {
+	byHandAssignment,
+	DEFAULT_PLACE,
+	placeHome,
+	readAssignment,
+	solveAssignment,
+	toZonePlan,
+	writeAssignment,
+	type PlaceOptions,
+	type PlaceProgress,
+	type PlaceResult,
+	type PlaceStatus
+} from './solve';
+export {
+	brokenRules,
+	explainPart,
+	layoutOf,
+	pricesFor,
+	totalsOf,
+	type Alternative,
+	type BrokenRule,
+	type PlaceReason,
+	type PlanTotals,
+	type Price
+} from './explain';
+export { assignmentNow } from './now';

@@ -1,0 +1,32 @@
+import {
+	GroupId,
+	NookId,
+	pieceVolumeMl,
+	type Assignment as SavedAssignment,
+	type Home
+} from '../model';
+
+/** Sums, for each group, the volume that stands in each nook today, ml. */
+export function volumesNow(home: Home): Map<string, Map<string, number>> {
+	const volumes = new Map<string, Map<string, number>>();
+	for (const lot of Object.values(home.lots)) {
+		const thing = home.things[lot.thingId];
+		if (!lot.nookId || !thing?.groupId || lot.count <= 0) continue;
+		const nooks = volumes.get(thing.groupId) ?? new Map<string, number>();
+		nooks.set(lot.nookId, (nooks.get(lot.nookId) ?? 0) + pieceVolumeMl(thing) * lot.count);
+		volumes.set(thing.groupId, nooks);
+	}
+	return volumes;
+}
+
+/** Gives the assignment that the lots show today: each group's share by volume in each nook. */
+export function assignmentNow(home: Home): SavedAssignment[] {
+	return [...volumesNow(home)].flatMap(([groupId, nooks]) => {
+		const sum = [...nooks.values()].reduce((total, ml) => total + ml, 0) || 1;
+		return [...nooks].map(([nookId, ml]) => ({
+			groupId: GroupId.parse(groupId),
+			nookId: NookId.parse(nookId),
+			share: ml / sum
+		}));
+	});
+}

@@ -1,0 +1,209 @@
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { Layout } from './layout';
+import type { Assignment, AssignmentProblem } from './problem';
+
+export interface SearchOptions {
+	/** Whole number; the same seed and moves give the same plan. */
+	readonly seed: number;
+	/** Moves tried over all restarts: the budget, so that a clock never decides the plan. */
+	readonly moves: number;
+	readonly restarts: number;
+	/** A plan to start the first run from. */
+	readonly start?: Assignment | undefined;
+	/** Called now and then with the best so far; a true answer stops the search. */
+	readonly onProgress?: (progress: {
+		movesDone: number;
+		objective: number;
+		assignment: Assignment;
+	}) => boolean | void;
+	/** Stop at or below this objective: it has been proven that nothing is better. */
+	readonly provenAt?: number;
+}
+
+export interface SearchResult {
+	readonly assignment: Assignment;
+	readonly objective: number;
+	readonly movesDone: number;
+	readonly stopped: boolean;
+}
+
+export const DEFAULT_SEARCH = { seed: 1, moves: 600_000, restarts: 3 } as const;
+
+const REPORT_EVERY = 20_000;
+/** Share of the moves that try to swap two parts rather than to move one. */
+const SWAP_SHARE = 0.45;
+
+/**
+ * Looks for an assignment of least effort: greedy start by regret, annealing over moves and swaps that keep
+ * every hard rule, then descent to a local best. A part that fits nowhere stays in overflow, which costs more
+ * than any place. Deterministic for a seed; never reads a clock; the problem is not changed.
+ */
+export function searchAssignment(
+	problem: AssignmentProblem,
+	{ seed, moves, restarts, start, onProgress, provenAt = -Infinity }: SearchOptions
+): SearchResult {
+	const rng = xoroshiro128plus(seed);
+	const random = () => (rng.next() >>> 0) / 4294967296;
+	const below = (limit: number) => Math.floor(random() * limit);
+	const { G, N } = problem;
+	const allowed = Array.from({ length: G }, (_, g) => {
+		const list: number[] = [];
+		for (let n = 0; n < N; n++) if (problem.cost[g * N + n] !== Infinity) list.push(n);
+		return list;
+	});
+	let best: Assignment = new Int32Array(G).fill(-1);
+	let bestObjective = Infinity;
+	let movesDone = 0;
+	let stopped = false;
+	const keepBest = (layout: Layout) => {
+		if (layout.objective < bestObjective - 1e-9) {
+			bestObjective = layout.objective;
+			best = layout.assignment.slice();
+		}
+	};
+	const perRun = Math.max(1, Math.floor(moves / restarts));
+
+	for (let run = 0; run < restarts && !stopped && bestObjective > provenAt; run++) {
+		const layout = new Layout(problem);
+		if (run === 0 && start) layout.load(start);
+		else if (run < 2) placeByRegret(layout, allowed);
+		else {
+			// Later runs begin from the best with a third of it shaken loose.
+			layout.load(best);
+			for (let g = 0; g < G; g++) if (random() < 1 / 3) layout.place(g, -1);
+			placeByRegret(layout, allowed);
+		}
+		descend(layout, allowed);
+		keepBest(layout);
+
+		const hot = startHeat(layout, allowed, random, below);
+		const cold = hot / 2000;
+		for (let move = 0; move < perRun; move++, movesDone++) {
+			const heat = hot * Math.pow(cold / hot, move / perRun);
+			if (random() < SWAP_SHARE) trySwap(layout, below(G), below(G), heat, random);
+			else {
+				const g = below(G);
+				const list = allowed[g]!;
+				if (list.length) tryMove(layout, g, list[below(list.length)]!, heat, random);
+			}
+			if (layout.objective < bestObjective - 1e-9) keepBest(layout);
+			if (movesDone % REPORT_EVERY === REPORT_EVERY - 1) {
+				if (onProgress?.({ movesDone, objective: bestObjective, assignment: best })) stopped = true;
+				if (stopped || bestObjective <= provenAt) break;
+			}
+		}
+		layout.load(best);
+		descend(layout, allowed);
+		keepBest(layout);
+	}
+	return { assignment: best, objective: bestObjective, movesDone, stopped };
+}
+
+const accepts = (delta: number, heat: number, random: () => number) =>
+	delta <= 0 || random() < Math.exp(-delta / heat);
+
+function tryMove(layout: Layout, g: number, n: number, heat: number, random: () => number): void {
+	const from = layout.assignment[g]!;
+	if (n === from || !layout.fits(g, n)) return;
+	if (accepts(layout.costAt(g, n) - layout.costAt(g, from), heat, random)) layout.place(g, n);
+}
+
+/** Swaps two parts if both fit afterwards and the change is accepted; else leaves all as it was. */
+function trySwap(
+	layout: Layout,
+	g: number,
+	h: number,
+	heat: number,
+	random: () => number
+): boolean {
+	const n = layout.assignment[g]!;
+	const m = layout.assignment[h]!;
+	if (g === h || n === m) return false;
+	const { N, cost } = layout.problem;
+	if (m >= 0 && cost[g * N + m] === Infinity) return false;
+	if (n >= 0 && cost[h * N + n] === Infinity) return false;
+	const before = layout.objective;
+	layout.place(g, -1);
+	layout.place(h, -1);
+	if (layout.fits(g, m)) {
+		layout.place(g, m);
+		if (layout.fits(h, n)) {
+			layout.place(h, n);
+			if (accepts(layout.objective - before, heat, random)) return true;
+		}
+	}
+	layout.place(g, -1);
+	layout.place(h, -1);
+	layout.place(g, n);
+	layout.place(h, m);
+	layout.objective = before;
+	return false;
+}
+
+/** Places what stands nowhere, each time the part that would lose most by waiting; ties by index. */
+export function placeByRegret(layout: Layout, allowed: readonly (readonly number[])[]): void {
+	const { G, overflow } = layout.problem;
+	const waiting = new Set<number>();
+	for (let g = 0; g < G; g++) if (layout.assignment[g]! < 0) waiting.add(g);
+	while (waiting.size) {
+		let pick = -1;
+		let place = -1;
+		let most = -Infinity;
+		for (const g of waiting) {
+			let first = Infinity;
+			let second = Infinity;
+			let at = -1;
+			for (const n of allowed[g]!) {
+				if (!layout.fits(g, n)) continue;
+				const cost = layout.costAt(g, n);
+				if (cost < first) [second, first, at] = [first, cost, n];
+				else if (cost < second) second = cost;
+			}
+			const regret = at < 0 ? -1 : Math.min(second, overflow[g]!) - first;
+			if (regret > most) [most, pick, place] = [regret, g, at];
+		}
+		waiting.delete(pick);
+		if (place >= 0) layout.place(pick, place);
+	}
+}
+
+/** Moves and swaps as long as something improves. */
+export function descend(layout: Layout, allowed: readonly (readonly number[])[]): void {
+	const { G } = layout.problem;
+	const never = () => 1;
+	for (let improved = true; improved;) {
+		const before = layout.objective;
+		for (let g = 0; g < G; g++) {
+			let best = layout.assignment[g]!;
+			let bestCost = layout.costAt(g, best);
+			for (const n of allowed[g]!) {
+				const cost = layout.costAt(g, n);
+				if (cost < bestCost - 1e-9 && layout.fits(g, n)) [best, bestCost] = [n, cost];
+			}
+			layout.place(g, best);
+		}
+		for (let g = 0; g < G; g++) for (let h = g + 1; h < G; h++) trySwap(layout, g, h, 1e-12, never);
+		improved = layout.objective < before - 1e-7;
+	}
+}
+
+/** A heat at which a usual worsening is taken about half the time. */
+function startHeat(
+	layout: Layout,
+	allowed: readonly (readonly number[])[],
+	random: () => number,
+	below: (limit: number) => number
+): number {
+	const { G } = layout.problem;
+	let sum = 0;
+	let seen = 0;
+	for (let i = 0; i < 400 && G > 0; i++) {
+		const g = below(G);
+		const list = allowed[g]!;
+		if (!list.length) continue;
+		const n = list[Math.floor(random() * list.length)]!;
+		const delta = layout.costAt(g, n) - layout.costAt(g, layout.assignment[g]!);
+		if (delta > 0 && layout.assignment[g]! >= 0) [sum, seen] = [sum + delta, seen + 1];
+	}
+	return seen ? (0.25 * sum) / seen : 1;
+}

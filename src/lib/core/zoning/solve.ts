@@ -1,0 +1,198 @@
+import {
+	GroupId,
+	NookId,
+	PlanId,
+	type Assignment as SavedAssignment,
+	type Home,
+	type ZonePlan
+} from '../model';
+import { lowerBound, DEFAULT_BOUND } from './bound';
+import { buildZoneModel, type ZoneModel } from './build';
+import { searchAssignment, DEFAULT_SEARCH } from './search';
+import { Layout } from './layout';
+import type { Assignment, AssignmentProblem } from './problem';
+
+export interface PlaceOptions {
+	readonly seed: number;
+	/** Moves tried: the budget. */
+	readonly moves: number;
+	readonly onProgress?: (progress: PlaceProgress) => boolean | void;
+}
+export interface PlaceProgress {
+	/** Share of the moves tried, 0 to 1. */
+	readonly doneShare: number;
+	/** The best plan so far, which may be kept as it is. */
+	readonly best: PlaceResult;
+}
+
+export type PlaceStatus = 'optimal' | 'bounded' | 'stopped' | 'nothing-to-place';
+/** What the planner answers; plain data, so that it crosses a worker or a route as it is. */
+export interface PlaceResult {
+	readonly status: PlaceStatus;
+	readonly assignments: readonly SavedAssignment[];
+	readonly overflow: readonly GroupId[];
+	/** Effort of the plan, and what no plan can go below, in metres a week. */
+	readonly objective: number;
+	readonly bound: number;
+	readonly seed: number;
+	readonly fingerprint: string;
+}
+
+export const DEFAULT_PLACE = { seed: 1, moves: DEFAULT_SEARCH.moves } as const;
+/** Relative gap below which a plan counts as proven. */
+const PROVEN = 1e-6;
+
+export interface SolveResult {
+	readonly assignment: Assignment;
+	readonly objective: number;
+	readonly bound: number;
+	readonly stopped: boolean;
+}
+
+export interface SolveProgress {
+	readonly doneShare: number;
+	readonly objective: number;
+	readonly bound: number;
+	readonly assignment: Assignment;
+}
+export interface SolveOptions {
+	readonly seed: number;
+	readonly moves: number;
+	readonly onProgress?: (progress: SolveProgress) => boolean | void;
+}
+
+/** Solves an assignment problem: a quick plan, a bound from it, and the rest of the moves on what is left open. */
+export function solveAssignment(
+	problem: AssignmentProblem,
+	{ seed, moves, onProgress }: SolveOptions,
+	start?: Assignment
+): SolveResult {
+	const quick = searchAssignment(problem, {
+		seed,
+		moves: Math.ceil(moves / 10),
+		restarts: 1,
+		start
+	});
+	const bound = lowerBound(problem, { ...DEFAULT_BOUND, known: quick.objective });
+	const best = searchAssignment(problem, {
+		seed,
+		moves,
+		restarts: DEFAULT_SEARCH.restarts,
+		start: quick.assignment,
+		provenAt: bound + Math.abs(bound) * PROVEN,
+		onProgress: ({ movesDone, objective, assignment }) =>
+			onProgress?.({ doneShare: movesDone / moves, objective, bound, assignment })
+	});
+	return { ...best, bound: Math.min(bound, best.objective) };
+}
+
+/**
+ * Computes the zone plan of a home. Deterministic for the home, the seed and the moves.
+ * Groups that no nook can take are named in `overflow`, never squeezed in.
+ * @example placeHome(home, DEFAULT_PLACE).status // 'bounded'
+ */
+export function placeHome(
+	home: Home,
+	{ seed, moves, onProgress }: PlaceOptions,
+	model = buildZoneModel(home)
+): PlaceResult {
+	const base = { seed, fingerprint: model.fingerprint };
+	if (!model.parts.length)
+		return {
+			...base,
+			status: 'nothing-to-place',
+			assignments: [],
+			overflow: [],
+			objective: 0,
+			bound: 0
+		};
+	const toResult = (found: SolveProgress | SolveResult, status: PlaceStatus): PlaceResult => ({
+		...base,
+		status,
+		...readAssignment(model, found.assignment),
+		objective: found.objective,
+		bound: found.bound
+	});
+	const solved = solveAssignment(model.problem, {
+		seed,
+		moves,
+		onProgress: (progress) =>
+			onProgress?.({ doneShare: progress.doneShare, best: toResult(progress, 'stopped') })
+	});
+	const proven = solved.objective - solved.bound <= Math.abs(solved.objective) * PROVEN;
+	return toResult(solved, proven ? 'optimal' : solved.stopped ? 'stopped' : 'bounded');
+}
+
+/** Turns nook indices into saved assignments; parts of one group in one nook are joined. */
+export function readAssignment(
+	model: ZoneModel,
+	assignment: Assignment
+): { assignments: SavedAssignment[]; overflow: GroupId[] } {
+	const joined = new Map<string, SavedAssignment>();
+	const overflow = new Set<GroupId>();
+	model.parts.forEach(({ figures, share }, g) => {
+		const groupId = GroupId.parse(figures.groupId);
+		const place = model.places[assignment[g]!];
+		if (!place) return void overflow.add(groupId);
+		const key = `${groupId}/${place.nook.id}`;
+		const before = joined.get(key)?.share ?? 0;
+		joined.set(key, {
+			groupId,
+			nookId: NookId.parse(place.nook.id),
+			share: Math.round((before + share) * 1e6) / 1e6
+		});
+	});
+	return { assignments: [...joined.values()], overflow: [...overflow] };
+}
+
+/** Turns saved assignments back into nook indices; groups and nooks that are gone are left out. */
+export function writeAssignment(model: ZoneModel, saved: readonly SavedAssignment[]): Assignment {
+	const nookIndex = new Map(model.places.map((place, n) => [place.nook.id as string, n]));
+	const assignment = new Int32Array(model.parts.length).fill(-1);
+	const wanted = new Map<string, number[]>();
+	for (const { groupId, nookId, share } of saved) {
+		const n = nookIndex.get(nookId);
+		if (n === undefined) continue;
+		const count = Math.max(
+			1,
+			Math.round(share * model.parts.filter((p) => p.figures.groupId === groupId).length)
+		);
+		wanted.set(groupId, [...(wanted.get(groupId) ?? []), ...Array<number>(count).fill(n)]);
+	}
+	model.parts.forEach(({ figures }, g) => {
+		const queue = wanted.get(figures.groupId);
+		if (queue?.length) assignment[g] = queue.shift()!;
+	});
+	return assignment;
+}
+
+/** Makes the record of a plan. `now` is an ISO instant. */
+export function toZonePlan(result: PlaceResult, id: string, name: string, now: string): ZonePlan {
+	return {
+		id: PlanId.parse(id),
+		name,
+		assignments: [...result.assignments],
+		overflow: [...result.overflow],
+		objective: result.objective,
+		bound: result.bound,
+		seed: result.seed,
+		fingerprint: result.fingerprint,
+		madeAt: now
+	};
+}
+
+/** The by-hand rule that plans are compared with: the most used part first, to its cheapest free nook. */
+export function byHandAssignment(problem: AssignmentProblem): Assignment {
+	const layout = new Layout(problem);
+	const { G, N, cost } = problem;
+	const heaviest = (g: number) =>
+		Math.max(...Array.from({ length: N }, (_, n) => cost[g * N + n]!).filter(Number.isFinite), 0);
+	const order = Array.from({ length: G }, (_, g) => g).sort((a, b) => heaviest(b) - heaviest(a));
+	for (const g of order) {
+		let best = -1;
+		for (let n = 0; n < N; n++)
+			if (layout.fits(g, n) && (best < 0 || layout.costAt(g, n) < layout.costAt(g, best))) best = n;
+		layout.place(g, best);
+	}
+	return layout.assignment;
+}

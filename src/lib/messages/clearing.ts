@@ -1,0 +1,115 @@
+import { daysBetween, type Verdict } from '../core/model';
+import type { Advice, IntakeIssue } from '../core/clearing';
+
+export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
+	keep: 'Keep',
+	'back-stock': 'Back stock',
+	'use-first': 'Use first',
+	move: 'Move',
+	hold: 'Hold',
+	give: 'Give',
+	return: 'Return',
+	recycle: 'Recycle',
+	discard: 'Discard',
+	hazardous: 'Hazardous drop-off'
+};
+
+/** Writes an ISO date for reading: `31 Mar 2027`. */
+export function dateText(iso: string): string {
+	return new Intl.DateTimeFormat('en-GB', {
+		day: 'numeric',
+		month: 'short',
+		year: 'numeric',
+		timeZone: 'UTC'
+	}).format(new Date(`${iso}T00:00:00Z`));
+}
+
+/** Says how far off a day is: `in 3 days`, `2 months ago`. */
+export function daysText(days: number): string {
+	if (days === 0) return 'today';
+	if (days === 1) return 'tomorrow';
+	if (days === -1) return 'yesterday';
+	const far = Math.abs(days);
+	const words =
+		far < 60
+			? `${far} days`
+			: far < 730
+				? `${Math.round(far / 30.44)} months`
+				: `${Math.round(far / 365)} years`;
+	return days > 0 ? `in ${words}` : `${words} ago`;
+}
+
+/** Says what of a typed line was not understood, and how to write it. */
+export function intakeIssueText(issue: IntakeIssue): string {
+	switch (issue.code) {
+		case 'intake-empty':
+			return 'Nothing typed yet. Write one thing, such as: 3 tins chopped tomatoes 400g bb 03/27.';
+		case 'intake-no-name':
+			return `“${issue.text}” has no name in it. Say what it is.`;
+		case 'intake-count':
+			return `“${issue.text}” is not a count. Write a number from 1 to 10000.`;
+		case 'date-unreadable':
+			return `“${issue.text}” is not a date. Write 31/03/27, 03/27 or 31 mar 2027.`;
+		case 'date-does-not-exist':
+			return `There is no day ${issue.text}. Look at the pack again.`;
+		case 'date-ambiguous':
+			return `${issue.text} can be ${dateText(issue.readings.dmy)} or ${dateText(issue.readings.mdy)}. Say once how dates are written here.`;
+	}
+}
+
+const STATE_WORDS: Readonly<Record<string, string>> = {
+	bulging: 'The ends bulge',
+	leaking: 'It leaks',
+	'deep-rust': 'The rust is deep',
+	'dented-seam': 'It is dented on the seam or rim'
+};
+
+/** Says what the program advises about a lot and why. */
+export function adviceText(advice: Advice): string {
+	const { facts } = advice;
+	const days = Number(facts.days ?? 0);
+	const on = typeof facts.on === 'string' ? dateText(facts.on) : '';
+	switch (advice.code) {
+		case 'use-by-past':
+			return `Use by ${on} has passed (${daysText(-days)}). A use-by date is about safety: do not taste to test.`;
+		case 'can-unsafe':
+			return `${STATE_WORDS[String(facts.state)] ?? 'It is unsafe'}. Do not open or taste it; throw it out whole.`;
+		case 'thawed-warm':
+			return 'It thawed and was warm for over two hours. When in doubt, throw it out.';
+		case 'medicine-expired':
+			return `Expired on ${on}. Take it to a pharmacy, not to the bin or the drain, and ask there if it is still needed.`;
+		case 'best-before-past-long':
+			return `Best before ${on}, ${daysText(-days)}: more than the ${facts.extra} days it usually keeps beyond that. Look and smell before you overrule.`;
+		case 'best-before-past':
+			return `Best before ${on}, ${daysText(-days)}. That is about quality; it usually keeps about ${facts.extra} days more. Look, smell, decide.`;
+		case 'opened-too-long':
+			return facts.basis === 'frozen'
+				? `Frozen so long that its best time ended on ${on}. Safe while hard frozen, but use it first.`
+				: `Open (or thawed) longer than the usual ${facts.life} days; that ended on ${on}.`;
+		case 'due-soon':
+			return `Good until ${on} (${daysText(days)}). Put it in front.`;
+		case 'can-dent':
+			return 'A shallow, smooth dent in the body is fine. On the seam, the rim or with a sharp point it is not.';
+		case 'can-rust':
+			return 'Rust that wipes off is fine; use it first. Deep rust is not.';
+		case 'freezer-burn':
+			return 'Freezer burn is a loss of quality, not of safety: best in a stew, soon.';
+		case 'refrozen':
+			return 'Refrozen while ice crystals were still there: safe, use it first.';
+		case 'broken':
+			return 'Broken. Recycle it where that is possible.';
+		case 'lone-lid-or-box':
+			return facts.state === 'no-lid'
+				? 'A box without its lid. Look for the lid once, then let it go.'
+				: 'A lid without its box. Look for the box once, then let it go.';
+		case 'more-than-used':
+			return `${facts.owned} ${facts.name}, ${facts.used} used at a time: ${facts.surplus} to decide. One spare is worth keeping where a back place has room.`;
+		case 'unused-long':
+			return `Not used for ${facts.months} months. Give it, or move it to a far place.`;
+		case 'hazard-apart':
+			return `It stands with food (${facts.beside}). Cleaners and medicines go apart, locked or high, in their own packs.`;
+	}
+}
+
+/** Says how many days a date is off from today. */
+export const whenText = (today: string, on: string): string => daysText(daysBetween(today, on));

@@ -1,0 +1,21 @@
+import type { FileIssue } from '../core/interchange';
+
+const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;
+
+/** Says what is wrong with a file that came in, and what to do. Nothing of the home has been changed. */
+export function fileIssueText(issue: FileIssue): string {
+	switch (issue.code) {
+		case 'file-too-large':
+			return `The file is ${megabytes(issue.bytes)}; home files go up to ${megabytes(issue.limit)}. Check that it is the right file.`;
+		case 'file-not-json':
+			return 'The file ends too early or is not a home file at all. It may have been cut in a copy or download: export it again and try that one.';
+		case 'file-wrong-type':
+			return `This is not a Keep Nook home file (found: ${issue.found}). Choose a file that ends in .keepnook.json.`;
+		case 'file-newer':
+			return `The file was written by a newer Keep Nook (layout ${issue.version}; this one knows ${issue.known}). Update this program, then import it again.`;
+		case 'file-bad-record':
+			return `At “${issue.path}” the file holds something that cannot be: ${issue.reason}. Mend it there or export the home again.`;
+		case 'file-broken-link':
+			return `“${issue.path}” points to “${issue.missing}”, which is not in the file. Export the home again.`;
+	}
+}

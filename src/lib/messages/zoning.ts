@@ -1,0 +1,80 @@
+import type { BrokenRule, HardCode, SoftCode } from '../core/zoning';
+
+/** Says why a group may not live in a nook. */
+export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string {
+	switch (code) {
+		case 'not-measured':
+			return 'This place is not measured yet. Measure it in Walk.';
+		case 'reserved':
+			return 'Kept free for what must be used first.';
+		case 'needs-frozen':
+			return 'Frozen goods go in a freezer.';
+		case 'needs-chilled':
+			return 'Chilled goods go in a fridge.';
+		case 'cold-place':
+			return 'A fridge or freezer is kept for what needs the cold.';
+		case 'raw-meat-low':
+			return 'Raw meat and fish go at the bottom of the fridge, so that nothing drips on other food.';
+		case 'too-tall':
+			return 'The tallest thing does not pass under the top.';
+		case 'too-wide':
+			return 'The largest thing does not pass the way in.';
+		case 'over-load':
+			return 'Too heavy for this place.';
+		case 'no-way':
+			return 'There is no way on foot from where it is used. Check the doors on the plan.';
+		case 'may-not-climb':
+			return 'Somebody who uses it may not climb, and this needs a step stool.';
+		case 'heavy-high':
+			return 'Too heavy to lift to this height.';
+		case 'heavy-low':
+			return 'Too heavy to lift from below the knee.';
+		case 'child-reach':
+			return 'A small child could get at it. Lock it, or put it above 1.5 m (height is a help, not a safeguard).';
+		case 'pet-reach':
+			return 'The pet could get at it, and it is poison to it.';
+		case 'off-floor':
+			return 'Food stays off the floor.';
+		case 'hot-place':
+			return 'No food in an unheated place that freezes or gets hot.';
+		case 'tops-not-used':
+			return 'Cabinet tops are not used in this home (a choice in Place).';
+		case 'banned':
+			return 'You have ruled this place out.';
+		case 'pinned-elsewhere':
+			return 'You have pinned it to another place.';
+		case 'over-capacity':
+			return 'More stands here than the place holds with room to grow.';
+		case 'conflict':
+			return 'Food, medicines and strong cleaners may not share a place; nor bleach and acids.';
+	}
+}
+
+/** Says which rule a plan breaks. */
+export const brokenText = (rule: BrokenRule): string => hardText(rule.code);
+
+/** Says what a soft rule holds against a place. */
+export function softText(code: SoftCode): string {
+	switch (code) {
+		case 'heat-shy':
+			return 'warm, steamy or sunny, and it suffers from that';
+		case 'damp':
+			return 'damp, and it should stay dry';
+		case 'ventilation':
+			return 'no air moves here';
+		case 'heavy-above-shoulder':
+			return 'heavy above the shoulder';
+		case 'treat-at-child-height':
+			return "treats at a child's eye";
+		case 'plain-sight':
+			return 'in plain sight';
+		case 'satellite':
+			return 'far for what is used daily';
+		case 'worktop-clutter':
+			return 'takes worktop without being used daily';
+		case 'rare-in-prime':
+			return 'seldom used, in one of the best places';
+		case 'under-sink':
+			return 'under a drain, among the cleaners';
+	}
+}

@@ -1,0 +1,392 @@
+<script lang="ts">
+	import type { Group, Home, Person, Run } from '$lib/core/model';
+	import { formatLength } from '$lib/core/model';
+	import { reachHeights } from '$lib/core/survey';
+	import { clipText, frontGeometry, nookWords, type NookBox } from './front-geometry';
+	import { inkOf } from './tag-style';
+
+	interface Note {
+		group: Group;
+		/** Dashed: only part of the group, or not yet carried out. */
+		part?: boolean;
+		pinned?: boolean;
+	}
+	interface Props {
+		home: Home;
+		run: Run;
+		selected?: string | null;
+		onselect?: (nookId: string) => void;
+		/** Tags that stand in each nook. */
+		notes?: ReadonlyMap<string, readonly Note[]>;
+		onnote?: (groupId: string, nookId: string) => void;
+		heldGroup?: string | null;
+		/** While a tag is held: what each nook would mean. */
+		prices?: ReadonlyMap<string, { text: string; tone: 'good' | 'fair' | 'bad' }>;
+		/** Whose reach is drawn. */
+		person?: Person | null;
+		/** Short words under a nook's name. */
+		caption?: (nookId: string) => string;
+		/** Nooks with something wrong. */
+		flagged?: ReadonlySet<string>;
+		/** Shapes alone, to show where: no words, up to so many px high. */
+		compactPx?: number;
+	}
+	let {
+		home,
+		run,
+		selected = null,
+		onselect,
+		notes,
+		onnote,
+		heldGroup = null,
+		prices,
+		person = null,
+		caption,
+		flagged,
+		compactPx
+	}: Props = $props();
+
+	const PAD = 130;
+	const LEAST_PX_PER_MM = 0.205;
+	const MOST_TALL_PX = 640;
+	let widthPx = $state(900);
+	const view = $derived(frontGeometry(home, run));
+	const wide = $derived(view.lengthMm + 2 * PAD);
+	const tall = $derived(view.heightMm + 210);
+	const scale = $derived(
+		compactPx
+			? compactPx / tall
+			: Math.max(LEAST_PX_PER_MM, Math.min(MOST_TALL_PX / tall, widthPx / wide))
+	);
+	/** Font size on the drawing so that it reads as `px` on the screen. */
+	const font = (px: number) => px / scale;
+	const body = $derived(person ? reachHeights(person.statureMm) : null);
+	const bands = $derived(
+		body
+			? [
+					{ at: body.grip, word: 'overhead grip' },
+					{ at: body.eye, word: 'eyes' },
+					{ at: body.shoulder, word: 'shoulder' },
+					{ at: body.hip, word: 'hip' },
+					{ at: body.knee, word: 'knee' }
+				].filter((band) => band.at < view.heightMm)
+			: []
+	);
+
+	function label({ nook, cabinet }: NookBox): string {
+		const price = prices?.get(nook.id);
+		if (price) return `${nook.name}: ${price.text}`;
+		const held = notes?.get(nook.id)?.map(({ group }) => group.name) ?? [];
+		return `${nook.name}, in ${cabinet.name}${held.length ? `: ${held.join(', ')}` : ''}`;
+	}
+	function keys(event: KeyboardEvent, act: () => void) {
+		if (event.key !== 'Enter' && event.key !== ' ') return;
+		event.preventDefault();
+		event.stopPropagation();
+		act();
+	}
+	/** Moves the focus to the nearest nook in the direction of an arrow. */
+	function arrow(event: KeyboardEvent, from: NookBox) {
+		const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[
+			event.key
+		];
+		if (!way) return;
+		event.preventDefault();
+		const centre = (box: NookBox) => [box.x + box.w / 2, box.y + box.h / 2] as const;
+		const [fx, fy] = centre(from);
+		let best: NookBox | null = null;
+		let bestFar = Infinity;
+		for (const box of view.nooks) {
+			const [x, y] = centre(box);
+			const ahead = (x - fx) * way[0]! + (y - fy) * way[1]!;
+			const aside = Math.abs((x - fx) * way[1]!) + Math.abs((y - fy) * way[0]!);
+			const far = ahead + 2 * aside;
+			if (box !== from && ahead > 1 && far < bestFar) [best, bestFar] = [box, far];
+		}
+		const root = (event.currentTarget as Element).closest('svg');
+		if (best) root?.querySelector<SVGGElement>(`[data-nook="${best.nook.id}"]`)?.focus();
+	}
+	const tone = {
+		good: 'var(--color-success)',
+		fair: 'var(--color-warning)',
+		bad: 'var(--color-error)'
+	};
+	/** Where the tags of a box lie: in one column below its name, or, where it is low, side by side without it. */
+	function layTags(box: NookBox, count: number) {
+		const step = font(25);
+		const below = Math.floor((box.h - font(20)) / step);
+		const named = below >= count;
+		const rows = Math.max(1, named ? count : Math.floor(box.h / step));
+		const columns = Math.ceil(count / rows);
+		const high = Math.min(font(22), box.h - font(2));
+		const used = Math.min(rows, count) * step;
+		const top = named ? box.y + font(20) : box.y + Math.max(font(1), (box.h - used) / 2);
+		const wide = (box.textW - font(6)) / columns - font(3);
+		return {
+			named,
+			high,
+			wide,
+			at: (i: number) => ({
+				x: box.x + font(4) + (i % columns) * (wide + font(3)),
+				y: top + Math.floor(i / columns) * step
+			})
+		};
+	}
+</script>
+
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<div
+	class="front"
+	class:compact={!!compactPx}
+	bind:clientWidth={widthPx}
+	role="group"
+	aria-label="Front view of {run.name}"
+	tabindex={wide * scale > widthPx + 2 ? 0 : undefined}
+>
+	<svg
+		width={wide * scale}
+		height={tall * scale}
+		viewBox="{-PAD} {-60} {wide} {tall}"
+		role="group"
+		aria-label="{run.name}, drawn to scale, doors off"
+	>
+		{#each bands as band (band.word)}
+			<line
+				x1={-PAD}
+				x2={view.lengthMm + PAD}
+				y1={view.heightMm - band.at}
+				y2={view.heightMm - band.at}
+				class="d-light d-dash"
+				stroke="var(--ink-faint)"
+			/>
+			<text
+				class="d-measure"
+				x={view.lengthMm + PAD - font(4)}
+				y={view.heightMm - band.at - font(3)}
+				font-size={font(11)}
+				text-anchor="end">{band.word}</text
+			>
+		{/each}
+		<line
+			x1={-PAD}
+			x2={view.lengthMm + PAD}
+			y1={view.heightMm}
+			y2={view.heightMm}
+			class="d-floor"
+		/>
+		{#each view.cabinets as cabinet (cabinet.id)}
+			<rect
+				x={cabinet.x}
+				y={cabinet.y}
+				width={cabinet.widthMm}
+				height={cabinet.heightMm}
+				class="d-carcass"
+			/>
+			{#if cabinet.baseMm > 0 && cabinet.baseMm < 200}
+				<path
+					d="M{cabinet.x + 40} {view.heightMm - cabinet.baseMm}V{view.heightMm}M{cabinet.x +
+						cabinet.widthMm -
+						40} {view.heightMm - cabinet.baseMm}V{view.heightMm}"
+					class="d-light"
+				/>
+			{/if}
+			<g class="d-light">
+				<path
+					d="M{cabinet.x} {view.heightMm + 30}v60M{cabinet.x + cabinet.widthMm} {view.heightMm +
+						30}v60M{cabinet.x} {view.heightMm + 60}h{cabinet.widthMm}"
+				/>
+			</g>
+			{#if cabinet.baseMm < 1000 && !compactPx}
+				<text
+					class="d-measure"
+					x={cabinet.x + cabinet.widthMm / 2}
+					y={view.heightMm + 62 + font(13)}
+					font-size={font(12)}
+					text-anchor="middle">{formatLength(cabinet.widthMm, home.units)}</text
+				>
+			{/if}
+		{/each}
+		{#each view.nooks as box (box.nook.id)}
+			{@const { nook } = box}
+			{@const price = prices?.get(nook.id)}
+			{@const own = notes?.get(nook.id) ?? []}
+			{@const short = box.h < font(34)}
+			{@const lay = layTags(box, own.length)}
+			<g
+				class="nook"
+				class:selected={selected === nook.id}
+				role="button"
+				tabindex="0"
+				data-nook={nook.id}
+				aria-label={label(box)}
+				aria-pressed={selected === nook.id}
+				onclick={() => onselect?.(nook.id)}
+				onkeydown={(event) => {
+					keys(event, () => onselect?.(nook.id));
+					arrow(event, box);
+				}}
+			>
+				<rect
+					x={box.x}
+					y={box.y}
+					width={box.w}
+					height={box.h}
+					class="d-shelf hit"
+					class:d-dash={box.guessed ||
+						nook.kind === 'door' ||
+						nook.kind === 'top' ||
+						nook.kind === 'worktop'}
+					style:fill={nook.kind === 'door' ? 'var(--color-base-200)' : undefined}
+				/>
+				{#if price}
+					<rect
+						x={box.x + 3}
+						y={box.y + 3}
+						width={box.w - 6}
+						height={box.h - 6}
+						fill={tone[price.tone]}
+						opacity="0.16"
+					/>
+				{/if}
+				{#each nook.obstructions as o, i (i)}
+					<rect
+						x={box.x + o.xMm}
+						y={box.y + box.h - o.zMm - o.heightMm}
+						width={o.widthMm}
+						height={o.heightMm}
+						fill="url(#hatch)"
+						class="d-light"
+						style="fill:url(#hatch)"
+					/>
+				{/each}
+				{#if price}
+					<text
+						class="d-measure"
+						style:fill={tone[price.tone]}
+						x={box.x + box.w / 2}
+						y={box.y + box.h / 2 + font(5)}
+						font-size={font(13)}
+						font-weight="700"
+						text-anchor="middle">{clipText(price.text, box.w, font(14))}</text
+					>
+				{:else}
+					{#if !compactPx && (!own.length || lay.named)}
+						<text
+							class="d-text"
+							x={box.x + font(5)}
+							y={short && !own.length ? box.y + box.h / 2 + font(4) : box.y + font(15)}
+							font-size={font(12.5)}>{nookWords(box, box.textW - font(8), font(12.5))}</text
+						>
+					{/if}
+					{#if caption && !compactPx && box.h > font(34)}
+						<text class="d-measure" x={box.x + font(5)} y={box.y + font(30)} font-size={font(11.5)}
+							>{clipText(caption(nook.id), box.textW - font(8), font(12.5))}</text
+						>
+					{/if}
+				{/if}
+				{#if flagged?.has(nook.id)}
+					<g
+						transform="translate({box.x + box.w - font(compactPx ? 6 : 14)} {box.y +
+							font(compactPx ? 6 : 14)})"
+						aria-hidden="true"
+					>
+						<circle r={font(compactPx ? 4 : 9)} fill="var(--color-error)" />
+						{#if !compactPx}<text
+								y={font(5)}
+								font-size={font(14)}
+								font-weight="700"
+								text-anchor="middle"
+								fill="var(--color-error-content)">!</text
+							>{/if}
+					</g>
+				{/if}
+			</g>
+			{#if own.length && !price}
+				{#each own as { group, part, pinned }, i (group.id)}
+					{@const { x, y } = lay.at(i)}
+					{@const tagWide = lay.wide}
+					{@const tagHigh = lay.high}
+					<g
+						class="note"
+						data-note="{group.id}/{nook.id}"
+						role="button"
+						tabindex="0"
+						aria-label="Tag {group.name} in {nook.name}{pinned ? ', pinned' : ''}"
+						aria-pressed={heldGroup === group.id}
+						onclick={(event) => {
+							event.stopPropagation();
+							onnote?.(group.id, nook.id);
+						}}
+						onkeydown={(event) => keys(event, () => onnote?.(group.id, nook.id))}
+					>
+						<title>{group.name}</title>
+						<rect
+							{x}
+							{y}
+							width={tagWide}
+							height={tagHigh}
+							rx={font(2)}
+							fill="#fffdf7"
+							stroke={inkOf(group.tag.hue)}
+							stroke-width={heldGroup === group.id ? 3.5 : 1.5}
+							vector-effect="non-scaling-stroke"
+							stroke-dasharray={part ? '5 3' : undefined}
+						/>
+						<rect
+							x={x + 1}
+							y={y + 1}
+							width={font(9)}
+							height={tagHigh - 2}
+							fill="url(#tag-mm-{group.tag.hue})"
+						/>
+						<text
+							x={x + font(13)}
+							y={y + tagHigh / 2 + font(4.5)}
+							font-size={font(12.5)}
+							fill="var(--tag-ink)"
+							font-weight="700"
+							font-family="var(--font-mono)">{group.tag.code}{pinned ? '•' : ''}</text
+						>
+						{#if tagWide > font(74)}
+							<text
+								x={x + font(pinned ? 42 : 34)}
+								y={y + tagHigh / 2 + font(4.5)}
+								font-size={font(12.5)}
+								fill="var(--tag-ink)"
+								>{clipText(group.name, tagWide - font(pinned ? 46 : 38), font(12.5))}</text
+							>
+						{/if}
+					</g>
+				{/each}
+			{/if}
+		{/each}
+	</svg>
+</div>
+
+<style>
+	.front {
+		overflow-x: auto;
+		overflow-y: hidden;
+		width: 100%;
+	}
+	.front.compact {
+		width: auto;
+	}
+	.nook,
+	.note {
+		cursor: pointer;
+	}
+	.nook:hover .hit {
+		fill: var(--ink-ghost);
+	}
+	.nook.selected .hit {
+		fill: color-mix(in oklab, var(--color-primary) 14%, transparent);
+		stroke: var(--color-primary);
+		stroke-width: 3px;
+	}
+	.nook:focus-visible .hit,
+	.note:focus-visible rect:first-of-type {
+		stroke: var(--color-primary);
+		stroke-width: 4px;
+	}
+</style>

@@ -1,0 +1,168 @@
+<script lang="ts">
+	import type { Home } from '$lib/core/model';
+	import { runAxes } from '$lib/core/survey';
+
+	interface Props {
+		home: Home;
+		selectedRun?: string | null;
+		onrun?: (runId: string) => void;
+		/** Largest height on the screen, px. */
+		maxPx?: number;
+	}
+	let { home, selectedRun = null, onrun, maxPx = 420 }: Props = $props();
+
+	let widthPx = $state(700);
+	const points = $derived(Object.values(home.rooms).flatMap((room) => room.outline));
+	const PAD = 220;
+	const left = $derived(Math.min(...points.map((p) => p.x)) - PAD);
+	const top = $derived(Math.min(...points.map((p) => p.y)) - PAD);
+	const wide = $derived(Math.max(...points.map((p) => p.x)) + PAD - left);
+	const tall = $derived(Math.max(...points.map((p) => p.y)) + PAD - top);
+	const scale = $derived(Math.min(widthPx / wide, maxPx / tall));
+	const font = (px: number) => px / scale;
+	const outline = (room: Home['rooms'][string]) =>
+		room.outline.map((p) => `${p.x},${p.y}`).join(' ');
+	const corner = (room: Home['rooms'][string]) => ({
+		x: Math.min(...room.outline.map((p) => p.x)),
+		y: Math.max(...room.outline.map((p) => p.y)),
+		middle:
+			(Math.min(...room.outline.map((p) => p.x)) + Math.max(...room.outline.map((p) => p.x))) / 2
+	});
+	function footprint(
+		run: Home['runs'][string],
+		offset: number,
+		width: number,
+		depth: number
+	): string {
+		const { along, towards } = runAxes(run);
+		const at = (s: number, t: number) =>
+			`${run.from.x + along.x * s + towards.x * t},${run.from.y + along.y * s + towards.y * t}`;
+		return [
+			at(offset, 0),
+			at(offset + width, 0),
+			at(offset + width, depth),
+			at(offset, depth)
+		].join(' ');
+	}
+	/** Puts each station's name where no other name or point lies: right, left, below or above its point. */
+	const labels = $derived.by(() => {
+		const taken: { x: number; y: number; w: number; h: number }[] = Object.values(
+			home.stations
+		).map(({ at }) => ({ x: at.x - font(5), y: at.y - font(5), w: font(10), h: font(10) }));
+		return Object.values(home.stations).map((station) => {
+			const w = station.name.length * font(6.8);
+			const h = font(13);
+			const { x, y } = station.at;
+			const spots = [
+				{ x: x + font(7), y: y - h / 2 },
+				{ x: x - w - font(7), y: y - h / 2 },
+				{ x: x - w / 2, y: y + font(7) },
+				{ x: x - w / 2, y: y - h - font(7) },
+				{ x: x + font(7), y: y + font(8) }
+			].map((spot) => ({ ...spot, w, h }));
+			const free = (a: (typeof spots)[number]) =>
+				!taken.some(
+					(b) => a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h
+				);
+			const spot = spots.find(free) ?? spots[0]!;
+			taken.push(spot);
+			return { station, x: spot.x, y: spot.y + font(10) };
+		});
+	});
+	const countOf = (runId: string) =>
+		Object.values(home.cabinets).filter((cabinet) => cabinet.runId === runId).length;
+</script>
+
+<div bind:clientWidth={widthPx} class="w-full">
+	<svg
+		width={wide * scale}
+		height={tall * scale}
+		viewBox="{left} {top} {wide} {tall}"
+		role="group"
+		aria-label="Plan of the rooms, drawn to scale"
+		class="mx-auto block max-w-full"
+	>
+		{#each Object.values(home.rooms) as room (room.id)}
+			<polygon points={outline(room)} class="d-carcass" style="fill:var(--color-base-200)" />
+			<text
+				class="d-text"
+				x={corner(room).middle}
+				y={corner(room).y - font(8)}
+				font-size={font(12.5)}
+				text-anchor="middle"
+				>{room.name.length > 18 ? room.name.replace(/ \(.*\)/, '') : room.name}</text
+			>
+		{/each}
+		{#each Object.values(home.rooms) as room (room.id)}
+			{#each room.doors as door, i (i)}
+				<line
+					x1={door.a.x}
+					y1={door.a.y}
+					x2={door.b.x}
+					y2={door.b.y}
+					stroke="var(--color-base-100)"
+					stroke-width={190}
+				/>
+				<line x1={door.a.x} y1={door.a.y} x2={door.b.x} y2={door.b.y} class="d-light d-dash" />
+			{/each}
+		{/each}
+		{#each Object.values(home.runs) as run (run.id)}
+			{@const own = Object.values(home.cabinets).filter((cabinet) => cabinet.runId === run.id)}
+			<g
+				class="run"
+				class:selected={selectedRun === run.id}
+				role="button"
+				tabindex={onrun ? 0 : -1}
+				aria-label="{run.name}, {countOf(run.id)} cabinets"
+				aria-pressed={selectedRun === run.id}
+				onclick={() => onrun?.(run.id)}
+				onkeydown={(event) => event.key === 'Enter' && onrun?.(run.id)}
+			>
+				<polygon points={footprint(run, 0, runAxes(run).lengthMm, 300)} fill="transparent" />
+				<line x1={run.from.x} y1={run.from.y} x2={run.to.x} y2={run.to.y} class="wall" />
+				{#each own as cabinet (cabinet.id)}
+					<polygon
+						points={footprint(run, cabinet.offsetMm, cabinet.widthMm, cabinet.depthMm)}
+						class="d-shelf body"
+						class:d-dash={cabinet.baseMm > 1000}
+					/>
+				{/each}
+			</g>
+		{/each}
+		{#each labels as { station, x, y } (station.id)}
+			<g aria-label="Station {station.name}" role="img">
+				<circle cx={station.at.x} cy={station.at.y} r={font(4)} fill="var(--color-primary)" />
+				{#if scale > 0.06}
+					<text class="d-measure" style="fill:var(--color-primary)" {x} {y} font-size={font(11)}
+						>{station.name}</text
+					>
+				{/if}
+			</g>
+		{/each}
+	</svg>
+</div>
+
+<style>
+	.run {
+		cursor: pointer;
+	}
+	.wall {
+		stroke: var(--color-base-content);
+		stroke-width: 3px;
+		vector-effect: non-scaling-stroke;
+	}
+	.body {
+		fill: var(--color-base-100);
+	}
+	.run:hover .body,
+	.run:focus-visible .body {
+		fill: color-mix(in oklab, var(--color-primary) 20%, var(--color-base-100));
+	}
+	.run.selected .body,
+	.run.selected .wall {
+		stroke: var(--color-primary);
+	}
+	.run.selected .body {
+		fill: color-mix(in oklab, var(--color-primary) 18%, var(--color-base-100));
+	}
+</style>

@@ -1,0 +1,98 @@
+import type { Cabinet, Home, Nook, Run } from '$lib/core/model';
+import { runAxes } from '$lib/core/survey';
+
+export interface NookBox {
+	readonly nook: Nook;
+	readonly cabinet: Cabinet;
+	/** Left top corner and size on the drawing, mm; y grows downwards. */
+	readonly x: number;
+	readonly y: number;
+	readonly w: number;
+	readonly h: number;
+	/** Width that its words may take: a door rack lies over the right part of a shelf. */
+	readonly textW: number;
+	/** A side is missing, so the box is a guess. */
+	readonly guessed: boolean;
+}
+export interface FrontGeometry {
+	readonly lengthMm: number;
+	readonly heightMm: number;
+	readonly cabinets: readonly (Cabinet & { x: number; y: number })[];
+	readonly nooks: readonly NookBox[];
+}
+
+const HEADROOM_MM = 120;
+const LEAST_MM = 60;
+
+/** Lays out the front view of a run: cabinets and nooks in mm, the floor at the bottom. */
+export function frontGeometry(home: Home, run: Run): FrontGeometry {
+	const cabinets = Object.values(home.cabinets).filter((cabinet) => cabinet.runId === run.id);
+	const nooks = Object.values(home.nooks);
+	const top = (cabinet: Cabinet) =>
+		Math.max(
+			cabinet.baseMm + cabinet.heightMm,
+			...nooks
+				.filter((nook) => nook.cabinetId === cabinet.id)
+				.map((nook) => cabinet.baseMm + nook.at.zMm + (nook.inside.heightMm ?? 200))
+		);
+	const heightMm = Math.max(1400, ...cabinets.map(top)) + HEADROOM_MM;
+	const lengthMm = Math.max(runAxes(run).lengthMm, ...cabinets.map((c) => c.offsetMm + c.widthMm));
+	const hasRack = (cabinet: Cabinet) =>
+		nooks.some((nook) => nook.cabinetId === cabinet.id && nook.kind === 'door');
+	const boxes = cabinets.flatMap((cabinet) =>
+		nooks
+			.filter((nook) => nook.cabinetId === cabinet.id)
+			.map((nook): NookBox => {
+				const { widthMm, heightMm: high, depthMm } = nook.inside;
+				const door = nook.kind === 'door';
+				const w = Math.max(
+					LEAST_MM,
+					door ? cabinet.widthMm * 0.3 : (widthMm ?? cabinet.widthMm / 2)
+				);
+				const h = Math.max(LEAST_MM, high ?? 220);
+				// A rack on a door is drawn at the hinge side, over the shelf that it closes.
+				const left = door ? cabinet.widthMm - w - 24 : nook.at.xMm;
+				return {
+					nook,
+					cabinet,
+					x: cabinet.offsetMm + left,
+					y: heightMm - (cabinet.baseMm + nook.at.zMm + h),
+					w,
+					h,
+					textW: !door && hasRack(cabinet) ? w * 0.62 : w,
+					guessed: !widthMm || !high || !depthMm
+				};
+			})
+	);
+	// Large ones first, so that a door rack lies over its shelf and can be reached.
+	boxes.sort(
+		(a, b) =>
+			Number(a.nook.kind === 'door') - Number(b.nook.kind === 'door') || b.w * b.h - a.w * a.h
+	);
+	return {
+		lengthMm,
+		heightMm,
+		cabinets: cabinets.map((cabinet) => ({
+			...cabinet,
+			x: cabinet.offsetMm,
+			y: heightMm - cabinet.baseMm - cabinet.heightMm
+		})),
+		nooks: boxes
+	};
+}
+
+/** Cuts a text to what fits a width, by the average advance of the text face. */
+export function clipText(text: string, widthMm: number, fontMm: number): string {
+	const room = Math.floor(widthMm / (fontMm * 0.53));
+	if (text.length <= room) return text;
+	return room < 3 ? '' : `${text.slice(0, room - 1).trimEnd()}…`;
+}
+
+/** Gives the words for a nook that fit its box: all of its name, else the part that tells it from its neighbours. */
+export function nookWords(box: NookBox, widthMm: number, fontMm: number): string {
+	const name = box.nook.name.replace(`${box.cabinet.name}: `, '');
+	const whole = clipText(name, widthMm, fontMm);
+	if (whole === name) return name;
+	const last = name.split(', ').at(-1)!;
+	return clipText(last[0]!.toUpperCase() + last.slice(1), widthMm, fontMm);
+}

@@ -1,0 +1,20 @@
+/** Hands a made file to the browser to save. */
+export function saveFile(name: string, content: string | ArrayBuffer, type: string): void {
+	const url = URL.createObjectURL(new Blob([content], { type }));
+	const link = document.createElement('a');
+	link.href = url;
+	link.download = name;
+	link.click();
+	// The browser reads the address after the click; a minute is long enough for any disk.
+	setTimeout(() => URL.revokeObjectURL(url), 60_000);
+}
+
+/** Makes a file name from the name of a home. @example fileName('The halt', 'ics') // 'the-halt.ics' */
+export function fileName(name: string, ending: string): string {
+	const base = name
+		.toLowerCase()
+		.normalize('NFKD')
+		.replace(/[^a-z0-9]+/g, '-')
+		.replace(/^-|-$/g, '');
+	return `${base || 'home'}.${ending}`;
+}

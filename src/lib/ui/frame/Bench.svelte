@@ -1,0 +1,48 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+
+	interface Props {
+		children: Snippet;
+		/** The reason panel: at the right, on a phone below. */
+		panel?: Snippet | undefined;
+		panelLabel?: string;
+	}
+	let { children, panel, panelLabel = 'Details' }: Props = $props();
+</script>
+
+<div class="bench" class:with-panel={!!panel}>
+	<div class="middle">{@render children()}</div>
+	{#if panel}
+		<aside aria-label={panelLabel}>{@render panel()}</aside>
+	{/if}
+</div>
+
+<style>
+	.bench {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr);
+	}
+	.middle {
+		padding: 1rem;
+		min-width: 0;
+	}
+	aside {
+		padding: 1rem;
+		border-top: 1px solid var(--color-base-300);
+		background: var(--color-base-200);
+	}
+	@media (min-width: 1024px) {
+		.bench.with-panel {
+			grid-template-columns: minmax(0, 1fr) 340px;
+			min-height: calc(100dvh - 57px);
+		}
+		aside {
+			border-top: 0;
+			border-left: 1px solid var(--color-base-300);
+			position: sticky;
+			top: 0;
+			max-height: 100dvh;
+			overflow-y: auto;
+		}
+	}
+</style>

@@ -1,0 +1,111 @@
+<script lang="ts">
+	import Ban from '@lucide/svelte/icons/ban';
+	import Hand from '@lucide/svelte/icons/hand';
+	import Pin from '@lucide/svelte/icons/pin';
+	import type { Home } from '$lib/core/model';
+	import { explainPart, type Layout, type ZoneModel } from '$lib/core/zoning';
+	import { BAND_WORDS } from '$lib/messages/survey';
+	import { softText } from '$lib/messages/zoning';
+	import TagChip from '../drawing/TagChip.svelte';
+
+	interface Props {
+		home: Home;
+		model: ZoneModel;
+		layout: Layout;
+		groupId: string;
+		nookId: string;
+		onclose: () => void;
+		onhold: () => void;
+		onpin: () => void;
+		onban: () => void;
+	}
+	let { home, model, layout, groupId, nookId, onclose, onhold, onpin, onban }: Props = $props();
+	const part = $derived(
+		model.parts.findIndex(
+			({ figures }, g) =>
+				figures.groupId === groupId && model.places[layout.assignment[g]!]?.nook.id === nookId
+		)
+	);
+	const reason = $derived(part >= 0 ? explainPart(model, layout, part) : null);
+	const group = $derived(home.groups[groupId]!);
+	const has = (kind: 'pin' | 'ban') =>
+		home.pins.some((pin) => pin.kind === kind && pin.groupId === groupId && pin.nookId === nookId);
+	const nookName = (id: string) => home.nooks[id]?.name ?? '';
+	const whole = (value: number) => Math.round(value).toLocaleString('en');
+</script>
+
+<div class="mb-2 flex items-start justify-between gap-2">
+	<TagChip {group} />
+	<button class="tool tool-quiet -mt-2" onclick={onclose}>Close</button>
+</div>
+{#if reason}
+	<p class="mb-2">
+		<b>{nookName(nookId)}</b>: {reason.usesPerWeek.toFixed(0)} uses a week, {whole(
+			reason.metresPerWeek
+		)} m walked for them, reach {BAND_WORDS[reason.band]}.
+	</p>
+	<dl class="cost">
+		<dt>walking</dt>
+		<dd>{whole(reason.parts.walk * reason.share)}</dd>
+		<dt>reaching</dt>
+		<dd>{whole(reason.parts.reach * reason.share)}</dd>
+		{#each reason.parts.soft as { code, effort } (code)}<dt>{softText(code)}</dt>
+			<dd>{whole(effort)}</dd>{/each}
+		{#if reason.parts.habit}<dt>moved from where it is now</dt>
+			<dd>{whole(reason.parts.habit)}</dd>{/if}
+		{#if Math.abs(reason.parts.partners) > 0.5}<dt>way to what it is used with</dt>
+			<dd>{whole(reason.parts.partners)}</dd>{/if}
+		<dt class="sum">effort a week, in metres</dt>
+		<dd class="sum">{whole(reason.cost)}</dd>
+	</dl>
+	{#if reason.pushedOutOf}
+		<p class="mb-2">
+			<b>{nookName(reason.pushedOutOf.nookId)}</b> would save {whole(-reason.pushedOutOf.extra)},
+			but {reason.pushedOutOf.heldBy.length
+				? `${reason.pushedOutOf.heldBy.map((id) => home.groups[id]?.name).join(', ')} ${reason.pushedOutOf.heldBy.length > 1 ? 'hold' : 'holds'} that place.`
+				: 'it is too small.'}
+		</p>
+	{:else}
+		<p class="mb-2">No better place is held by others.</p>
+	{/if}
+	{#if reason.next.length}
+		<p class="soft">
+			Next best with room: {reason.next
+				.map(
+					(next) =>
+						`${nookName(next.nookId)} (${next.extra >= 0 ? '+' : '−'}${whole(Math.abs(next.extra))})`
+				)
+				.join(', ')}.
+		</p>
+	{/if}
+{:else}
+	<p class="mb-2">
+		It stands in {nookName(nookId)} by hand, or the plan is stale. Solve again for its reasons.
+	</p>
+{/if}
+<div class="mt-3 flex flex-wrap gap-2">
+	<button class="tool" onclick={onhold}><Hand size={18} />Move it</button>
+	<button class="tool" aria-pressed={has('pin')} class:tool-now={has('pin')} onclick={onpin}
+		><Pin size={18} />{has('pin') ? 'Unpin' : 'Pin here'}</button
+	>
+	<button class="tool" aria-pressed={has('ban')} class:tool-now={has('ban')} onclick={onban}
+		><Ban size={18} />{has('ban') ? 'Allow here' : 'Never here'}</button
+	>
+</div>
+
+<style>
+	.cost {
+		display: grid;
+		grid-template-columns: 1fr auto;
+		gap: 0 0.75rem;
+		margin-bottom: 0.6rem;
+	}
+	.cost dd {
+		font-family: var(--font-mono);
+		text-align: right;
+	}
+	.cost .sum {
+		border-top: 1px solid var(--color-base-content);
+		font-weight: 700;
+	}
+</style>

@@ -1,0 +1,4 @@
+import { serveJobs } from './job-worker';
+import { handlePlace } from './place.protocol';
+
+serveJobs(self as unknown as Parameters<typeof serveJobs>[0], handlePlace);

@@ -1,0 +1,11 @@
+<script lang="ts">
+	import '../app.css';
+	import { Toaster } from 'svelte-sonner';
+	import { theme } from '$lib/state/theme.svelte';
+
+	let { children } = $props();
+	$effect(() => theme.apply(document.documentElement));
+</script>
+
+{@render children()}
+<Toaster position="top-center" theme={theme.current === 'cellar' ? 'dark' : 'light'} richColors />

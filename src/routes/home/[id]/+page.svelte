@@ -1,0 +1,91 @@
+<script lang="ts">
+	import Download from '@lucide/svelte/icons/download';
+	import { writeHomeFile } from '$lib/core/interchange';
+	import { nextSteps, type Stage } from '$lib/core/upkeep';
+	import { STAGE_WORDS, stepText } from '$lib/messages/steps';
+	import { today } from '$lib/state/clock';
+	import { getHomeStore } from '$lib/state/context';
+	import { saveFile, fileName } from '$lib/ui/forms/save-file';
+	import PlanView from '$lib/ui/drawing/PlanView.svelte';
+	import { STAGE_ICONS } from '$lib/ui/frame/stages';
+
+	const getStore = getHomeStore();
+	const store = $derived(getStore());
+	const home = $derived(store.home);
+	const steps = $derived(nextSteps(home, today()));
+	const first = $derived(steps[0]);
+	const count = (record: object) => Object.keys(record).length;
+	const link = (stage: Stage) => `/home/${home.id}/${stage}`;
+</script>
+
+<div class="grid gap-6 p-4 lg:grid-cols-[minmax(0,26rem)_minmax(0,1fr)]">
+	<section aria-labelledby="next">
+		<h1 id="next" class="mb-1">Job sheet</h1>
+		<p class="soft mb-4">What to do next in this home, in the order of the work.</p>
+		<ol class="flex flex-col">
+			{#each steps as step (step.code)}
+				{@const words = stepText(step)}
+				{@const Icon = STAGE_ICONS[step.stage]}
+				<li class="rule-top">
+					<a href={link(step.stage)} class="step" class:now={step === first}>
+						<span class="verb"><Icon size={18} />{STAGE_WORDS[step.stage].name}</span>
+						<span>
+							<b>{words.title}</b>
+							<span class="soft block">{words.why}</span>
+						</span>
+					</a>
+				</li>
+			{:else}
+				<li class="rule-top py-4">Nothing is due. Come back when something is used up or moved.</li>
+			{/each}
+		</ol>
+	</section>
+	<section aria-labelledby="plan" class="min-w-0">
+		<div class="mb-2 flex flex-wrap items-baseline gap-x-4 gap-y-2">
+			<h2 id="plan">{home.name}</h2>
+			<p class="soft measure text-sm">
+				{count(home.cabinets)} cabinets · {count(home.nooks)} places · {count(home.things)} things · {count(
+					home.groups
+				)} groups
+			</p>
+			<button
+				class="tool ml-auto"
+				onclick={() =>
+					saveFile(fileName(home.name, 'keepnook.json'), writeHomeFile(home), 'application/json')}
+				><Download size={18} />Export the home</button
+			>
+		</div>
+		{#if count(home.rooms)}
+			<PlanView {home} maxPx={540} />
+		{:else}
+			<p class="py-8">
+				No rooms yet. <a class="underline" href={link('walk')}>Add the first one in Walk</a>.
+			</p>
+		{/if}
+	</section>
+</div>
+
+<style>
+	.step {
+		display: grid;
+		grid-template-columns: 5.5rem minmax(0, 1fr);
+		gap: 0.75rem;
+		padding: 0.7rem 0.5rem;
+		min-height: 44px;
+		border-left: 4px solid transparent;
+	}
+	.step:hover {
+		background: var(--color-base-200);
+	}
+	.step.now {
+		border-left-color: var(--color-primary);
+		background: var(--color-base-200);
+	}
+	.verb {
+		display: inline-flex;
+		gap: 0.4rem;
+		align-items: baseline;
+		color: var(--color-primary);
+		font-weight: 600;
+	}
+</style>

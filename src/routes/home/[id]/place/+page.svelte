@@ -1,0 +1,378 @@
+<script lang="ts">
+	import Play from '@lucide/svelte/icons/play';
+	import Printer from '@lucide/svelte/icons/printer';
+	import Square from '@lucide/svelte/icons/square';
+	import { toast } from 'svelte-sonner';
+	import type { Group } from '$lib/core/model';
+	import { REACH_BANDS } from '$lib/core/survey';
+	import {
+		adoptPlan,
+		assignmentNow,
+		brokenRules,
+		buildZoneModel,
+		DEFAULT_PLACE,
+		layoutOf,
+		moveGroup,
+		pricesFor,
+		togglePin,
+		toZonePlan,
+		totalsOf,
+		zoneFingerprint
+	} from '$lib/core/zoning';
+	import { brokenText, hardText } from '$lib/messages/zoning';
+	import { BAND_WORDS } from '$lib/messages/survey';
+	import { now } from '$lib/state/clock';
+	import { getHomeStore } from '$lib/state/context';
+	import { newId } from '$lib/state/ids';
+	import { PlaceJob } from '$lib/state/place-job.svelte';
+	import { createPlaceClient } from '$lib/workers/place.client';
+	import FrontView from '$lib/ui/drawing/FrontView.svelte';
+	import TagChip from '$lib/ui/drawing/TagChip.svelte';
+	import Bench from '$lib/ui/frame/Bench.svelte';
+	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
+	import StageHead from '$lib/ui/frame/StageHead.svelte';
+	import PlaceReason from '$lib/ui/panels/PlaceReason.svelte';
+
+	const getStore = getHomeStore();
+	const store = $derived(getStore());
+	const home = $derived(store.home);
+	const job = new PlaceJob(createPlaceClient());
+	$effect(() => () => job.stop());
+
+	const plan = $derived(home.activePlanId ? home.zonePlans[home.activePlanId] : undefined);
+	const model = $derived(buildZoneModel(home));
+	const stale = $derived(!!plan && plan.fingerprint !== zoneFingerprint(home));
+	const shown = $derived(plan?.assignments ?? []);
+	const layout = $derived(layoutOf(model, shown));
+	const before = $derived(totalsOf(model, assignmentNow(home)));
+	const after = $derived(totalsOf(model, shown));
+	const broken = $derived(plan ? brokenRules(model, layout.assignment) : []);
+	const runs = $derived(
+		Object.values(home.runs)
+			.map((run) => ({
+				run,
+				count: Object.values(home.cabinets).filter((c) => c.runId === run.id).length
+			}))
+			.filter(({ count }) => count > 0)
+			.sort((a, b) => b.count - a.count)
+	);
+	const notes = $derived.by(() => {
+		const found = new Map<string, { group: Group; part: boolean; pinned: boolean }[]>();
+		for (const { groupId, nookId, share } of shown) {
+			const group = home.groups[groupId];
+			if (!group) continue;
+			const pinned = home.pins.some(
+				(pin) => pin.kind === 'pin' && pin.groupId === groupId && pin.nookId === nookId
+			);
+			found.set(nookId, [...(found.get(nookId) ?? []), { group, part: share < 0.999, pinned }]);
+		}
+		return found;
+	});
+	let held = $state<string | null>(null);
+	let looked = $state<{ groupId: string; nookId: string } | null>(null);
+	const heldPart = $derived(
+		held ? model.parts.findIndex((part) => part.figures.groupId === held) : -1
+	);
+	type Meaning = { text: string; tone: 'good' | 'fair' | 'bad' };
+	const prices = $derived.by(() => {
+		if (heldPart < 0) return undefined;
+		return new Map(
+			pricesFor(model, layout, heldPart).map((price): [string, Meaning] => {
+				const at = layout.assignment[heldPart] === -1 ? 0 : price.extra;
+				if (price.hard) return [price.nookId, { text: 'no', tone: 'bad' }];
+				if (!price.fits)
+					return [price.nookId, { text: price.conflict ? 'no, food' : 'full', tone: 'bad' }];
+				const text =
+					Math.abs(at) < 0.5 ? 'here' : `${at > 0 ? '+' : '−'}${Math.abs(at).toFixed(0)}`;
+				return [price.nookId, { text, tone: at <= 20 ? ('good' as const) : ('fair' as const) }];
+			})
+		);
+	});
+	const loosely = $derived(
+		plan?.overflow.map((id) => home.groups[id]).filter((group) => !!group) ?? []
+	);
+
+	async function solve() {
+		held = null;
+		const result = await job.start(home, { seed: DEFAULT_PLACE.seed, moves: DEFAULT_PLACE.moves });
+		if (!result) return;
+		if (result.status === 'nothing-to-place')
+			return void toast.info('There is nothing to place: no group holds anything.');
+		store.edit('zone plan', adoptPlan(toZonePlan(result, newId(), 'Plan', now())));
+	}
+	function pick(groupId: string, nookId: string) {
+		looked = { groupId, nookId };
+		held = held === groupId ? null : groupId;
+	}
+	function drop(nookId: string) {
+		if (!held || heldPart < 0) {
+			const first = notes.get(nookId)?.[0];
+			looked = first ? { groupId: first.group.id, nookId } : null;
+			return;
+		}
+		const price = pricesFor(model, layout, heldPart).find((p) => p.nookId === nookId);
+		const group = home.groups[held]!;
+		if (price?.hard)
+			toast.warning(
+				`${group.name}: ${hardText(price.hard)} Put there all the same; it is marked as broken.`
+			);
+		else if (price && !price.fits)
+			toast.warning(
+				`${group.name}: ${hardText(price.conflict ? 'conflict' : 'over-capacity')} Put there all the same.`
+			);
+		store.edit(`${group.name} to ${home.nooks[nookId]?.name}`, moveGroup(held, nookId));
+		looked = { groupId: held, nookId };
+		held = null;
+	}
+	/** A tag may also be dragged: where the pointer is let go decides. */
+	let pressed: { groupId: string; nookId: string; x: number; y: number } | null = null;
+	function down(event: PointerEvent) {
+		const note = (event.target as Element).closest('[data-note]')?.getAttribute('data-note');
+		const [groupId, nookId] = note?.split('/') ?? [];
+		pressed = groupId && nookId ? { groupId, nookId, x: event.clientX, y: event.clientY } : null;
+	}
+	function move(event: PointerEvent) {
+		if (pressed && !held && Math.hypot(event.clientX - pressed.x, event.clientY - pressed.y) > 8) {
+			held = pressed.groupId;
+			looked = { groupId: pressed.groupId, nookId: pressed.nookId };
+		}
+	}
+	function up(event: PointerEvent) {
+		const dragged =
+			pressed &&
+			held === pressed.groupId &&
+			Math.hypot(event.clientX - pressed.x, event.clientY - pressed.y) > 8;
+		pressed = null;
+		if (!dragged) return;
+		const target = document.elementFromPoint(event.clientX, event.clientY)?.closest('[data-nook]');
+		const nookId = target?.getAttribute('data-nook');
+		if (nookId) drop(nookId);
+	}
+	const gap = $derived(
+		plan && plan.objective > 0 ? ((plan.objective - plan.bound) / plan.objective) * 100 : 0
+	);
+	const whole = (value: number) => Math.round(value).toLocaleString('en');
+	function school<K extends keyof typeof home.schools>(key: K, value: (typeof home.schools)[K]) {
+		store.edit(`school: ${String(value)}`, (draft) => void (draft.schools[key] = value));
+	}
+</script>
+
+<svelte:window
+	onkeydown={(event) => event.key === 'Escape' && (held = null)}
+	onpointermove={move}
+	onpointerup={up}
+/>
+<Bench panel={plan ? panel : undefined} panelLabel="Reasons and figures">
+	<StageHead stage="place">
+		{#if job.state.kind === 'running'}
+			<span role="status" class="measure"
+				>{#if job.state.progress}{Math.round(job.state.progress.doneShare * 100)} %, best {whole(
+						job.state.progress.best.objective
+					)}{:else}reading the home …{/if}</span
+			>
+			<button class="tool" onclick={() => job.stop()}
+				><Square size={18} />Stop, keep the best</button
+			>
+		{:else if runs.length}
+			{#if plan}<button class="tool" onclick={() => window.print()}
+					><Printer size={18} />Print the notes</button
+				>{/if}
+			<button class="tool" class:tool-now={!plan || stale} onclick={solve}
+				><Play size={18} />{plan ? 'Solve again' : 'Solve'}</button
+			>
+		{/if}
+	</StageHead>
+	{#if job.state.kind === 'failed'}
+		<p role="alert" class="mb-3" style="color:var(--color-error)">
+			The plan was not computed: {job.state.reason} The last plan is still here.
+		</p>
+	{/if}
+	{#if !runs.length || !model.parts.length}
+		<EmptyNote title={runs.length ? 'Nothing to place yet' : 'No places yet'}>
+			<p>
+				The plan gives every group a place: near where it is used, within reach, never over a hard
+				rule. It needs measured places and things in groups.
+			</p>
+			<a class="tool tool-now" href="/home/{home.id}/{runs.length ? 'sort' : 'walk'}"
+				>Go to {runs.length ? 'Sort' : 'Walk'}</a
+			>
+		</EmptyNote>
+	{:else}
+		{#if !plan}
+			<p class="mb-3 max-w-2xl">
+				{model.parts.length} groups want {model.places.length} places. Press <b>Solve</b>: every
+				note is then put on its door, with the reason for each.
+			</p>
+		{:else if stale}
+			<p class="mb-3" role="status">
+				<b>This plan is stale:</b> something it was computed from has changed. Solve again, or go on with
+				it.
+			</p>
+		{/if}
+		{#if held}
+			<p class="held" role="status">
+				You hold <TagChip group={home.groups[held]!} /><span
+					>Tap a place, or press Enter on one, to put it down; the figure is what it adds to the
+					week’s effort, in metres. Esc lets go.</span
+				>
+			</p>
+		{/if}
+		<!-- svelte-ignore a11y_no_static_element_interactions -->
+		<div onpointerdown={down} class="flex flex-col gap-6">
+			{#each runs as { run } (run.id)}
+				<section aria-label={run.name} class="run">
+					<h2 class="mb-1">{run.name}</h2>
+					<FrontView
+						{home}
+						{run}
+						{notes}
+						{prices}
+						heldGroup={held}
+						selected={looked?.nookId ?? null}
+						onselect={drop}
+						onnote={pick}
+					/>
+				</section>
+			{/each}
+		</div>
+	{/if}
+</Bench>
+
+{#snippet panel()}
+	{#if plan}
+		{#if looked && home.groups[looked.groupId]}
+			<PlaceReason
+				{home}
+				{model}
+				{layout}
+				groupId={looked.groupId}
+				nookId={looked.nookId}
+				onclose={() => (looked = null)}
+				onhold={() => (held = looked!.groupId)}
+				onpin={() =>
+					store.edit(
+						`pin ${home.groups[looked!.groupId]!.name}`,
+						togglePin(looked!.groupId, looked!.nookId, 'pin')
+					)}
+				onban={() =>
+					store.edit(
+						`rule out ${home.nooks[looked!.nookId]!.name}`,
+						togglePin(looked!.groupId, looked!.nookId, 'ban')
+					)}
+			/>
+			<hr class="my-4" />
+		{/if}
+		<h2 class="mb-2">The whole week</h2>
+		<table class="w-full">
+			<thead
+				><tr class="soft text-sm"
+					><th class="text-left font-normal">a week</th><th class="text-right font-normal">now</th
+					><th class="text-right font-normal">plan</th></tr
+				></thead
+			>
+			<tbody class="measure">
+				<tr
+					><th class="text-left font-sans font-medium">metres walked</th><td class="text-right"
+						>{whole(before.metresPerWeek)}</td
+					><td class="text-right">{whole(after.metresPerWeek)}</td></tr
+				>
+				{#each REACH_BANDS as band (band)}
+					<tr title={BAND_WORDS[band]}
+						><th class="text-left font-sans font-medium">{band} reaches</th><td class="text-right"
+							>{whole(before.reachesPerWeek[band])}</td
+						><td class="text-right">{whole(after.reachesPerWeek[band])}</td></tr
+					>
+				{/each}
+			</tbody>
+		</table>
+		<p class="soft mt-2 text-sm">
+			Effort {whole(plan.objective)}; no plan can go below {whole(plan.bound)}, so this one is at
+			most {gap.toFixed(1)} % from the best. In metres walked there and back, reaches and broken wishes
+			counted in metres too.
+		</p>
+		{#if loosely.length}
+			<h3 class="mt-4" style="color:var(--color-error)">Without a place</h3>
+			<p class="soft mb-1 text-sm">
+				Cut it, send it to a far place, or free room. Hold one to see what each place says.
+			</p>
+			<div class="flex flex-wrap gap-2">
+				{#each loosely as group (group.id)}<button
+						class="cursor-pointer"
+						onclick={() => (held = group.id)}><TagChip {group} /></button
+					>{/each}
+			</div>
+		{/if}
+		{#if broken.length}
+			<h3 class="mt-4" style="color:var(--color-error)">Broken rules</h3>
+			<ul>
+				{#each broken as rule, i (i)}<li class="py-1">
+						<b>{home.groups[rule.groupId]?.name}</b> in {home.nooks[rule.nookId]?.name}: {brokenText(
+							rule
+						)}
+					</li>{/each}
+			</ul>
+		{/if}
+		<h3 class="mt-4 mb-1">What you prefer</h3>
+		<div class="flex flex-col gap-2">
+			<label
+				>Everyday dishes near <select
+					class="box"
+					value={home.schools.near}
+					onchange={(e) => school('near', e.currentTarget.value as 'use')}
+					><option value="use">where they are used</option><option value="dishwasher"
+						>the dishwasher</option
+					></select
+				></label
+			>
+			<label
+				>Change <select
+					class="box"
+					value={home.schools.change}
+					onchange={(e) => school('change', e.currentTarget.value as 'little')}
+					><option value="little">as little as possible</option><option value="scratch"
+						>everything, if it is better</option
+					></select
+				></label
+			>
+			<label
+				>Room to grow <select
+					class="box"
+					value={home.schools.room}
+					onchange={(e) => school('room', e.currentTarget.value as 'slack')}
+					><option value="slack"
+						>{Math.round(home.settings.slackShare * 100)} % of each place</option
+					><option value="every-inch">none, every inch used</option></select
+				></label
+			>
+			<label
+				>Cabinet tops <select
+					class="box"
+					value={home.schools.tops ? 'yes' : 'no'}
+					onchange={(e) => school('tops', e.currentTarget.value === 'yes')}
+					><option value="no">not used</option><option value="yes">used</option></select
+				></label
+			>
+		</div>
+	{/if}
+{/snippet}
+
+<style>
+	.held {
+		position: sticky;
+		top: 0;
+		z-index: 20;
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.4rem;
+		margin-bottom: 0.5rem;
+		padding: 0.5rem 0.75rem;
+		background: var(--color-base-100);
+		border: 2px solid var(--color-primary);
+	}
+	@media print {
+		.run {
+			break-after: page;
+		}
+	}
+</style>

@@ -1,0 +1,191 @@
+<script lang="ts">
+	import Minus from '@lucide/svelte/icons/minus';
+	import { toast } from 'svelte-sonner';
+	import { formatMoney } from '$lib/core/model';
+	import {
+		picksOf,
+		shoppingList,
+		takeDown,
+		useFirst,
+		type Pick,
+		type ShoppingReason
+	} from '$lib/core/rotation';
+	import { dateText, daysText } from '$lib/messages/clearing';
+	import { now, today } from '$lib/state/clock';
+	import { getHomeStore } from '$lib/state/context';
+	import { newId } from '$lib/state/ids';
+	import TagChip from '$lib/ui/drawing/TagChip.svelte';
+	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
+	import Bench from '$lib/ui/frame/Bench.svelte';
+	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
+	import StageHead from '$lib/ui/frame/StageHead.svelte';
+
+	const getStore = getHomeStore();
+	const store = $derived(getStore());
+	const home = $derived(store.home);
+	let days = $state(14);
+	let nookId = $state<string | null>(null);
+	const soon = $derived(useFirst(home, today(), days));
+	const shown = $derived(
+		nookId ? picksOf(home, today()).filter((pick) => pick.lot.nookId === nookId) : soon
+	);
+	const flagged = $derived(new Set(soon.map((pick) => pick.lot.nookId as string).filter(Boolean)));
+	const list = $derived(shoppingList(home));
+	const cost = $derived(list.reduce((sum, line) => sum + (line.priceMinor ?? 0) * line.buy, 0));
+	const shelves = $derived([...new Set(list.map((line) => line.shelf))]);
+	const BASIS = {
+		printed: 'printed on the pack',
+		opened: 'from the day it was opened',
+		thawed: 'from the day it thawed',
+		frozen: 'from the day it was frozen'
+	} as const;
+	const REASON: Record<ShoppingReason, string> = {
+		'run-out': 'run out',
+		'below-par': 'below what you hold',
+		'wanted-again': 'thrown out, wanted again',
+		container: 'container'
+	};
+
+	function take({ lot, thing }: Pick) {
+		store.edit(
+			`take 1 ${thing.name}`,
+			takeDown({ lotId: lot.id, count: 1, eventId: newId(), now: now() })
+		);
+		toast(`1 ${thing.name} taken down.`, {
+			action: { label: 'Undo', onClick: () => store.undo() }
+		});
+	}
+</script>
+
+<Bench panel={Object.keys(home.things).length ? panel : undefined} panelLabel="Shopping list">
+	<StageHead stage="turn">
+		<label class="flex items-center gap-2"
+			><span class="soft">Within</span>
+			<select class="box" bind:value={days} disabled={!!nookId}
+				><option value={3}>3 days</option><option value={14}>two weeks</option><option value={60}
+					>two months</option
+				></select
+			></label
+		>
+	</StageHead>
+	{#if !Object.keys(home.lots).length}
+		<EmptyNote title="No stock yet">
+			<p>
+				Here stands what to use first, by the earliest of its printed date, its life once opened,
+				thawed or frozen. Enter some stock in Clear.
+			</p>
+			<a class="tool tool-now" href="/home/{home.id}/clear">Go to Clear</a>
+		</EmptyNote>
+	{:else}
+		<WallStrip
+			{home}
+			{flagged}
+			selected={nookId}
+			onselect={(id) => (nookId = nookId === id ? null : id)}
+		/>
+		<div class="my-2 flex items-center gap-3">
+			<h2>{nookId ? home.nooks[nookId]?.name : 'Use first'}</h2>
+			<span class="soft">{shown.length} lots{nookId ? ', nearest date in front' : ''}</span>
+			{#if nookId}<button class="tool tool-quiet" onclick={() => (nookId = null)}
+					>Show all places</button
+				>{/if}
+		</div>
+		<ul>
+			{#each shown as pick (pick.lot.id)}
+				{@const { lot, thing, date, daysLeft } = pick}
+				{@const group = thing.groupId ? home.groups[thing.groupId] : undefined}
+				<li class="row">
+					<span class="when measure" class:past={daysLeft !== null && daysLeft < 0}
+						>{daysLeft === null ? 'no date' : daysText(daysLeft)}</span
+					>
+					<span class="min-w-0">
+						<b>{thing.name}</b>{#if lot.states.includes('open')}<span class="soft"> open</span>{/if}
+						<span class="soft block text-sm"
+							>{date ? `${dateText(date.on)}, ${BASIS[date.basis]}` : 'nothing printed'} · {lot.nookId
+								? home.nooks[lot.nookId]?.name
+								: 'on the table'}</span
+						>
+					</span>
+					<span class="tag"
+						>{#if group}<TagChip {group} short />{/if}</span
+					>
+					<span class="measure count">{lot.count}</span>
+					<button class="tool" onclick={() => take(pick)} aria-label="Take down one {thing.name}"
+						><Minus size={18} />1</button
+					>
+				</li>
+			{:else}
+				<li class="py-4">{nookId ? 'Nothing stands here.' : 'Nothing is due. Well kept.'}</li>
+			{/each}
+		</ul>
+		<p class="soft mt-3 text-sm">
+			Past a use-by date: do not eat it, whatever it smells of. Past a best-before date: look,
+			smell, decide in Clear.
+		</p>
+	{/if}
+</Bench>
+
+{#snippet panel()}
+	<h2>Shopping list</h2>
+	<p class="soft mb-2">
+		{list.length} lines{cost
+			? `, about ${formatMoney(cost, home.currency)} where prices are known`
+			: ''}.
+	</p>
+	{#each shelves as shelf (shelf)}
+		<h3 class="rule-top pt-2">{shelf}</h3>
+		<ul class="mb-2">
+			{#each list.filter((line) => line.shelf === shelf) as line (line.thingId ?? line.kindId)}
+				<li class="py-1">
+					<span class="measure">{line.buy} ×</span>
+					{line.name}
+					<span class="soft block text-sm"
+						>{REASON[line.reason]}: have {line.have}{line.par !== null
+							? ` of ${line.par}`
+							: ''}{line.ceiling
+							? `; no more than ${line.ceiling} is used before it spoils`
+							: ''}</span
+					>
+				</li>
+			{/each}
+		</ul>
+	{:else}
+		<p>Everything is at the level you want to hold.</p>
+	{/each}
+{/snippet}
+
+<style>
+	.row {
+		display: grid;
+		grid-template-columns: 7.5rem minmax(0, 1fr) auto 2.5rem auto;
+		gap: 0.75rem;
+		align-items: center;
+		min-height: 54px;
+		border-top: 1px solid var(--color-base-300);
+		padding: 0.25rem 0;
+	}
+	.when {
+		color: var(--color-primary);
+		font-size: 0.95rem;
+	}
+	.when.past {
+		color: var(--color-error);
+		font-weight: 700;
+	}
+	.count {
+		text-align: right;
+		font-size: 1.1rem;
+	}
+	@media (max-width: 640px) {
+		.row {
+			grid-template-columns: minmax(0, 1fr) 2rem auto;
+		}
+		.when {
+			grid-column: 1 / -1;
+			margin-bottom: -0.6rem;
+		}
+		.tag {
+			display: none;
+		}
+	}
+</style>

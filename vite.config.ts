@@ -1,0 +1,12 @@
+import tailwindcss from '@tailwindcss/vite';
+import { sveltekit } from '@sveltejs/kit/vite';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+	plugins: [tailwindcss(), sveltekit()],
+	worker: { format: 'es' },
+	test: {
+		include: ['src/**/*.test.ts', 'data/**/*.test.ts', 'bench/**/*.test.ts'],
+		environment: 'node'
+	}
+});
