@@ -9,13 +9,33 @@ const never = (name, from, to) => ({
 });
 module.exports = {
 	forbidden: [
-		never('core-stands-alone', layer('core'), `${layer('(data|workers|state|ui|messages|server)')}|^src/routes/`),
-		never('core-has-no-interface-code', layer('core'), '^node_modules/(svelte|@sveltejs|idb|bits-ui|@lucide)/|^(\\$app|\\$env)'),
-		never('data-does-not-look-up', layer('data'), `${layer('(state|ui|workers|server)')}|^src/routes/`),
-		never('workers-do-not-look-up', layer('workers'), `${layer('(state|ui|data|server)')}|^src/routes/`),
+		never(
+			'core-stands-alone',
+			layer('core'),
+			`${layer('(data|workers|state|ui|messages|server)')}|^src/routes/`
+		),
+		never(
+			'core-has-no-interface-code',
+			layer('core'),
+			'^node_modules/(svelte|@sveltejs|idb|bits-ui|@lucide)/|^(\\$app|\\$env)'
+		),
+		never(
+			'data-does-not-look-up',
+			layer('data'),
+			`${layer('(state|ui|workers|server)')}|^src/routes/`
+		),
+		never(
+			'workers-do-not-look-up',
+			layer('workers'),
+			`${layer('(state|ui|data|server)')}|^src/routes/`
+		),
 		never('state-does-not-look-up', layer('state'), `${layer('(ui|server)')}|^src/routes/`),
 		never('ui-does-not-look-up', layer('ui'), `${layer('server')}|^src/routes/`),
-		never('messages-know-core-only', layer('messages'), `${layer('(data|state|ui|workers|server)')}|^src/routes/`),
+		never(
+			'messages-know-core-only',
+			layer('messages'),
+			`${layer('(data|state|ui|workers|server)')}|^src/routes/`
+		),
 		{ name: 'no-circles', severity: 'error', from: {}, to: { circular: true } }
 	],
 	options: {

@@ -4,7 +4,8 @@
 import { readFileSync, writeFileSync, mkdirSync } from 'node:fs';
 import { inflateSync } from 'node:zlib';
 
-const source = 'node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff';
+const source =
+	'node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff';
 const woff = readFileSync(source);
 const count = woff.readUInt16BE(12);
 const tables = [];
@@ -63,4 +64,13 @@ for (let i = 0, n = cmap.readUInt16BE(2); i < n; i++) {
 		}
 	}
 }
-writeFileSync('data/label-font.json', JSON.stringify({ family: 'Atkinson Hyperlegible Next', weight: 700, unitsPerEm, capHeight: table('OS/2').readInt16BE(88), advances }));
+writeFileSync(
+	'data/label-font.json',
+	JSON.stringify({
+		family: 'Atkinson Hyperlegible Next',
+		weight: 700,
+		unitsPerEm,
+		capHeight: table('OS/2').readInt16BE(88),
+		advances
+	})
+);

@@ -62,7 +62,7 @@ const TO_BASE: Record<string, readonly [number, 'g' | 'ml']> = {
 	cl: [10, 'ml'],
 	ml: [1, 'ml']
 };
-const COUNT = /^(\d+(?:[.,]\d+)?)\s*(?:[x×]\s*)?(?=\S)/;
+const COUNT = /^(\d+(?:[.,]\d+)?)\s*(?:[x×]\s*)?(?=\S|$)/;
 const MAX_COUNT = 10_000;
 
 /**

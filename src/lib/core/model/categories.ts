@@ -34,7 +34,8 @@ export function categoryOf(code: string): Category {
 	return byCode.get(code) ?? FALLBACK;
 }
 
-const stem = (word: string) => word.replace(/(?:ies)$/, 'y').replace(/(?:es|s)$/, '');
+const stem = (word: string) =>
+	word.replace(/ies$/, 'y').replace(/(?<=s|x|z|ch|sh)es$|(?<!s)s$/, '');
 const stems = (text: string) =>
 	text
 		.toLowerCase()

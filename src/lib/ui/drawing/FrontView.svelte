@@ -371,6 +371,8 @@
 	}
 	.front.compact {
 		width: auto;
+		flex: none;
+		overflow: visible;
 	}
 	.nook,
 	.note {

@@ -23,6 +23,8 @@ export interface FrontGeometry {
 
 const HEADROOM_MM = 120;
 const LEAST_MM = 60;
+/** Kinds that a door rack of the same cabinet lies over. */
+const RACKED: ReadonlySet<Nook['kind']> = new Set(['shelf', 'undersink']);
 
 /** Lays out the front view of a run: cabinets and nooks in mm, the floor at the bottom. */
 export function frontGeometry(home: Home, run: Run): FrontGeometry {
@@ -59,7 +61,7 @@ export function frontGeometry(home: Home, run: Run): FrontGeometry {
 					y: heightMm - (cabinet.baseMm + nook.at.zMm + h),
 					w,
 					h,
-					textW: !door && hasRack(cabinet) ? w * 0.62 : w,
+					textW: RACKED.has(nook.kind) && hasRack(cabinet) ? w * 0.62 : w,
 					guessed: !widthMm || !high || !depthMm
 				};
 			})

@@ -228,7 +228,7 @@
 					{@const kind = home.containerKinds[kindId]}
 					{@const buy = arrangement?.toBuy.find((line) => line.kindId === kindId)?.count ?? 0}
 					{#if kind}<li class="rule-top py-1">
-							<span class="measure">{count} ×</span>
+							<span class="measure">{count}</span> ×
 							{kind.name}
 							<span class="soft text-sm measure"
 								>{kind.outerTop.widthMm} × {kind.outerTop.depthMm} × {kind.heightMm}</span
@@ -276,7 +276,7 @@
 		<h2 class="rule-top mt-4 pt-3">To buy for the home</h2>
 		<ul>
 			{#each buying as line (line.kindId)}<li class="flex justify-between py-1">
-					<span><span class="measure">{line.buy} ×</span> {line.name}</span><span class="measure"
+					<span><span class="measure">{line.buy}</span> × {line.name}</span><span class="measure"
 						>{formatMoney((line.priceMinor ?? 0) * line.buy, home.currency)}</span
 					>
 				</li>{:else}<li class="soft">Nothing yet: what is kept uses what the house has.</li>{/each}

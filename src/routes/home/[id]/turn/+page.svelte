@@ -99,7 +99,8 @@
 						>{daysLeft === null ? 'no date' : daysText(daysLeft)}</span
 					>
 					<span class="min-w-0">
-						<b>{thing.name}</b>{#if lot.states.includes('open')}<span class="soft"> open</span>{/if}
+						<b>{thing.name}</b>{#if lot.states.includes('open')}{' '}<span class="soft">open</span
+							>{/if}
 						<span class="soft block text-sm"
 							>{date ? `${dateText(date.on)}, ${BASIS[date.basis]}` : 'nothing printed'} · {lot.nookId
 								? home.nooks[lot.nookId]?.name

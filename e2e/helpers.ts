@@ -1,0 +1,36 @@
+import { expect, type Page } from '@playwright/test';
+
+/** The day on which every journey happens. */
+export const NOW = new Date('2026-03-02T09:00:00Z');
+
+export async function openDemo(page: Page, stage = ''): Promise<void> {
+	await page.clock.setFixedTime(NOW);
+	await page.goto('/demo');
+	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible();
+	if (stage) await goTo(page, stage);
+}
+
+export async function goTo(page: Page, stage: string): Promise<void> {
+	await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
+	await expect(page.getByRole('heading', { name: stage, level: 1 })).toBeVisible();
+}
+
+export async function saved(page: Page): Promise<void> {
+	await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+}
+
+export async function solve(page: Page): Promise<void> {
+	await page.getByRole('button', { name: /^Solve/ }).click();
+	await expect(page.getByRole('heading', { name: 'The whole week' })).toBeVisible({
+		timeout: 30_000
+	});
+	await expect(page.getByRole('button', { name: 'Solve again' })).toBeVisible({ timeout: 30_000 });
+}
+
+export async function newHome(page: Page, name: string): Promise<void> {
+	await page.clock.setFixedTime(NOW);
+	await page.goto('/');
+	await page.getByLabel('What do you call it?').fill(name);
+	await page.getByRole('button', { name: 'Make this home' }).click();
+	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible();
+}

@@ -1,0 +1,253 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test, type Download } from '@playwright/test';
+import { goTo, openDemo, saved, solve } from './helpers';
+
+const textOf = async (download: Download) => readFile(await download.path(), 'utf8');
+
+test('Walk: read, change and obstruct a nook in any unit', async ({ page }) => {
+	await openDemo(page, 'Walk');
+	await page.getByRole('button', { name: /^Under the sink, in Sink cabinet/ }).click();
+	const sheet = page.getByRole('complementary', { name: 'Nook sheet' });
+	const usable = sheet.getByRole('region', { name: 'Usable space' });
+	await expect(usable).toContainText('233.9 l usable');
+	const width = sheet.getByLabel('Inside width');
+	await width.fill('23 1/2"');
+	await width.press('Enter');
+	await expect(width).toHaveValue('597 mm');
+	await expect(usable).not.toContainText('233.9 l');
+	await width.fill('59.8cm');
+	await width.press('Enter');
+	await expect(width).toHaveValue('598 mm');
+	const before = await usable.getByText(/ l usable/).innerText();
+	await sheet.getByLabel('Kind of obstruction').selectOption('filter');
+	await sheet.getByRole('button', { name: 'Add it' }).click();
+	await expect(usable.getByText(/ l usable/)).not.toHaveText(before);
+	// A unit slip, an impossible size and nonsense are said at the field.
+	await width.fill('60');
+	await width.press('Enter');
+	await expect(sheet).toContainText('Did you mean 600 mm?');
+	await width.fill('900');
+	await width.press('Enter');
+	await expect(sheet).toContainText("more than the cabinet's own 800 mm");
+	await width.fill('wide');
+	await width.press('Enter');
+	await expect(sheet.getByRole('alert')).toContainText('“wide” is not a size');
+	await saved(page);
+});
+
+test('Walk: the tape list leads to what is missing', async ({ page }) => {
+	await openDemo(page, 'Walk');
+	await page.getByRole('button', { name: 'On top over the sink: height' }).click();
+	await page.getByLabel('Inside height').fill('35 cm');
+	await page.getByLabel('Inside height').press('Enter');
+	await page.getByRole('button', { name: 'Close the sheet' }).click();
+	await expect(page.getByRole('button', { name: 'On top over the sink: height' })).toHaveCount(0);
+});
+
+test('Clear: type, see what is understood, decide by one letter, take it back', async ({
+	page
+}) => {
+	await openDemo(page, 'Clear');
+	await page.getByLabel('Place').selectOption({ label: 'Larder shelf 2 (4 past)' });
+	const line = page.getByLabel('Entry line: one thing');
+	await line.fill('3 tins chopped tomatoes 400g bb 03/27 dent');
+	for (const chip of [
+		'count3 tins',
+		'whatchopped tomatoes',
+		'size400 g',
+		'best before31 Mar 2027',
+		'statedented'
+	])
+		await expect(page.getByText(chip, { exact: true })).toBeVisible();
+	await line.press('Enter');
+	await expect(line).toHaveValue('');
+	const pile = page.getByRole('list', { name: 'Pile: Larder shelf 2' });
+	await expect(
+		pile.getByRole('button', { name: /3 chopped tomatoes dented/ }).first()
+	).toBeVisible();
+	// The can that bulges comes first, with its reason.
+	const advice = page.getByRole('complementary', { name: 'Advice' });
+	await expect(advice).toContainText('Advice: Discard');
+	await expect(advice).toContainText('Do not open or taste it');
+	const first = await advice.getByRole('heading').innerText();
+	await page.getByRole('heading', { name: 'Clear' }).click();
+	await page.keyboard.press('d');
+	await expect(advice.getByRole('heading')).not.toHaveText(first);
+	await expect(page.getByRole('region', { name: 'Tally of this visit' })).toContainText(
+		'Discard 1'
+	);
+	await page.keyboard.press('x');
+	await expect(advice.getByRole('heading')).toHaveText(first);
+	await expect(page.getByRole('region', { name: 'Tally of this visit' })).toHaveCount(0);
+});
+
+test('Clear: a date that does not exist is said and the line stays; many lines can be pasted', async ({
+	page
+}) => {
+	await openDemo(page, 'Clear');
+	const line = page.getByLabel('Entry line: one thing');
+	await line.fill('2 soup bb 31/02/27');
+	await line.press('Enter');
+	await expect(
+		page.getByRole('alert').filter({ hasText: 'There is no day 31/02/27' })
+	).toBeVisible();
+	await expect(line).toHaveValue('2 soup bb 31/02/27');
+	await line.fill('');
+	await line.evaluate((input) => {
+		const data = new DataTransfer();
+		data.setData('text', '2 rusks\n4 barley crisps bb 12/26\n1 odd bb 99/99/99');
+		input.dispatchEvent(
+			new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true })
+		);
+	});
+	await expect(page.getByRole('list', { name: /^Pile/ })).toContainText('barley crisps');
+	await expect(line).toHaveValue('1 odd bb 99/99/99');
+});
+
+test('Sort: figures are computed from things, and a thing moves to another group', async ({
+	page
+}) => {
+	await openDemo(page, 'Sort');
+	const baking = page.getByRole('button', { name: /^Baking: / });
+	await expect(baking).toHaveAccessibleName('Baking: 21 uses a week, 18.6 l, tallest 170 mm');
+	await baking.click();
+	await page.getByLabel('Group of plain flour').selectOption({ label: 'Spreads' });
+	await expect(baking).not.toHaveAccessibleName('Baking: 21 uses a week, 18.6 l, tallest 170 mm');
+	await page.getByLabel('How often cocoa is used').selectOption('daily');
+	await expect(baking).toHaveAccessibleName(/^Baking: 2[4-9] uses/);
+	await page.getByRole('button', { name: /^Undo: uses of cocoa/ }).click();
+	await page.getByRole('button', { name: /^Undo: move plain flour/ }).click();
+	await expect(baking).toHaveAccessibleName('Baking: 21 uses a week, 18.6 l, tallest 170 mm');
+});
+
+test('Place: solve, read the reason, move by keyboard, pin, solve again', async ({ page }) => {
+	await openDemo(page, 'Place');
+	await solve(page);
+	const panel = page.getByRole('complementary', { name: 'Reasons and figures' });
+	await expect(panel.getByRole('row', { name: /metres walked/ })).toContainText(/[\d,]+\s*[\d,]+/);
+	await expect(panel).toContainText(/at most \d+\.\d % from the best/);
+	const tag = page.getByRole('button', { name: /^Tag Hot drinks in / });
+	await tag.focus();
+	await page.keyboard.press('Enter');
+	await expect(panel).toContainText('effort a week, in metres');
+	await expect(panel).toContainText(/Next best with room|No better place/);
+	// While it is held every place says what it would cost, or why not.
+	await expect(
+		page.getByRole('button', { name: /^Over the sink, lowest shelf: ([+−]\d+|here)/ })
+	).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Freezer drawer, top: no' })).toBeVisible();
+	const target = page.getByRole('button', { name: /^Over the sink, lowest shelf: / });
+	await target.focus();
+	await page.keyboard.press('Enter');
+	await expect(
+		page.getByRole('button', { name: 'Tag Hot drinks in Over the sink, lowest shelf' })
+	).toBeVisible();
+	await panel.getByRole('button', { name: 'Pin here' }).click();
+	await solve(page);
+	await expect(
+		page.getByRole('button', { name: 'Tag Hot drinks in Over the sink, lowest shelf, pinned' })
+	).toBeVisible();
+});
+
+test('Place: drag a tag with the pointer; a broken rule is said in words', async ({ page }) => {
+	await openDemo(page, 'Place');
+	await solve(page);
+	const tag = page.getByRole('button', { name: /^Tag Frozen vegetables in / }).first();
+	const target = page.getByRole('button', { name: /^By the fridge, lower shelf/ });
+	await tag.scrollIntoViewIfNeeded();
+	const from = (await tag.boundingBox())!;
+	const to = (await target.boundingBox())!;
+	await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+	await page.mouse.down();
+	await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
+	await page.mouse.up();
+	await expect(
+		page.getByText('Frozen vegetables: Frozen goods go in a freezer.').first()
+	).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Broken rules' })).toBeVisible();
+	await page.getByRole('button', { name: /^Undo: Frozen vegetables to/ }).click();
+	await expect(page.getByRole('heading', { name: 'Broken rules' })).toHaveCount(0);
+});
+
+test('Fit, Mark: containers go in and are bought; their labels come as PDF and SVG to scale', async ({
+	page
+}) => {
+	await openDemo(page, 'Place');
+	await solve(page);
+	await goTo(page, 'Fit');
+	await page.getByRole('button', { name: 'Fit this place' }).click();
+	await expect(page.getByRole('group', { name: 'Arrangements' })).toBeVisible();
+	await expect(
+		page.getByRole('img', { name: /from above, front edge at the bottom, drawn to scale/ })
+	).toBeVisible();
+	await expect(page.getByRole('img', { name: /from the front, drawn to scale/ })).toBeVisible();
+	await page.getByRole('button', { name: 'Keep this one' }).click();
+	await page.getByRole('button', { name: /^Fit the \d+ open places/ }).click();
+	await expect(page.getByText(/\d+ places fitted/)).toBeVisible({ timeout: 60_000 });
+	const panel = page.getByRole('complementary', { name: 'What goes in and what it costs' });
+	await expect(panel).toContainText('One trip');
+	await goTo(page, 'Mark');
+	await expect(page.getByRole('img', { name: /^Sheet 1 of labels/ })).toBeVisible();
+	const words = page
+		.getByRole('complementary', { name: 'Sheet and words' })
+		.getByRole('listitem')
+		.first()
+		.getByRole('textbox');
+	await words.fill('Our own words');
+	await words.press('Enter');
+	await expect(page.getByRole('img', { name: /Our own words/ })).toBeVisible();
+	const [pdf] = await Promise.all([
+		page.waitForEvent('download'),
+		page.getByRole('button', { name: /^PDF/ }).click()
+	]);
+	expect(pdf.suggestedFilename()).toBe('the-halt-at-quillmere-labels.pdf');
+	const body = await readFile(await pdf.path(), 'latin1');
+	expect(body.startsWith('%PDF-')).toBe(true);
+	// A4 in points.
+	expect(body).toMatch(/\/MediaBox \[0 0 595\.2\d* 841\.8\d*\]/);
+	const [svg] = await Promise.all([
+		page.waitForEvent('download'),
+		page.getByRole('button', { name: 'SVG' }).click()
+	]);
+	const drawing = await textOf(svg);
+	expect(drawing).toContain('width="210mm" height="297mm"');
+	expect(drawing).toContain('Our own words');
+	expect(drawing).toContain('data:font/ttf;base64,');
+	await page.getByLabel('Sheet', { exact: true }).selectOption('letter-30');
+	await expect(page.getByText(/Letter paper/)).toBeVisible();
+});
+
+test('Turn: take one down with one tap, see the list follow, undo', async ({ page }) => {
+	await openDemo(page, 'Turn');
+	const list = page.getByRole('complementary', { name: 'Shopping list' });
+	await expect(list).toContainText('cereal bars');
+	const rows = page.getByRole('listitem').filter({ hasText: 'sliced bread loaf' });
+	await expect(rows).toContainText('printed on the pack');
+	await expect(list).not.toContainText('sliced bread loaf');
+	await page.getByRole('button', { name: 'Take down one sliced bread loaf' }).click();
+	await expect(rows.filter({ hasText: 'printed on the pack' })).toHaveCount(0);
+	await expect(list.getByRole('listitem').filter({ hasText: 'sliced bread loaf' })).toContainText(
+		'run out: have 0 of 1'
+	);
+	await page.getByRole('button', { name: 'Undo', exact: true }).click();
+	await expect(rows.first()).toBeVisible();
+	await expect(list).not.toContainText('sliced bread loaf');
+});
+
+test('Keep: see what is due, do it, and take the calendar along', async ({ page }) => {
+	await openDemo(page, 'Keep');
+	const [file] = await Promise.all([
+		page.waitForEvent('download'),
+		page.getByRole('button', { name: 'Calendar file' }).click()
+	]);
+	expect(file.suggestedFilename()).toBe('the-halt-at-quillmere-resets.ics');
+	const text = await textOf(file);
+	expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(10);
+	expect(text).toContain('INTERVAL=7');
+	const fridge = page.getByRole('listitem').filter({ hasText: 'Fridge, Fridge-freezer' });
+	await expect(fridge).toContainText('2 days ago');
+	await fridge.getByLabel('Found').selectOption('nothing');
+	await page.getByRole('button', { name: 'Done: Fridge: Fridge-freezer' }).click();
+	await expect(fridge).toContainText('in 9 days');
+	await expect(fridge).toContainText('less often, little was found');
+});

@@ -1,0 +1,168 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { goTo, openDemo, saved, solve } from './helpers';
+
+const STAGES = ['Walk', 'Clear', 'Sort', 'Place', 'Fit', 'Mark', 'Turn', 'Keep'];
+
+test('after the first load everything works with the server out of reach', async ({
+	page,
+	context
+}) => {
+	await openDemo(page);
+	await page.evaluate(async () => {
+		await navigator.serviceWorker.ready;
+		if (!navigator.serviceWorker.controller)
+			await new Promise((done) =>
+				navigator.serviceWorker.addEventListener('controllerchange', done)
+			);
+	});
+	await context.setOffline(true);
+	await page.goto('/home/demo/place');
+	await solve(page);
+	await goTo(page, 'Turn');
+	await page.getByRole('button', { name: 'Take down one sliced bread loaf' }).click();
+	await saved(page);
+	await page.reload();
+	await expect(page.getByRole('button', { name: 'Undo: take 1 sliced bread loaf' })).toBeVisible();
+	await goTo(page, 'Fit');
+	await page.getByRole('button', { name: 'Fit this place' }).click();
+	await expect(page.getByRole('group', { name: 'Arrangements' })).toBeVisible();
+	await page.goto('/');
+	await expect(page.getByRole('link', { name: /The halt at Quillmere/ })).toBeVisible();
+});
+
+test('no request leaves the machine, and the policy forbids it', async ({ page }) => {
+	const foreign: string[] = [];
+	const violations: string[] = [];
+	page.on('request', (request) => {
+		const url = new URL(request.url());
+		if (!['localhost', ''].includes(url.hostname) && !['data:', 'blob:'].includes(url.protocol))
+			foreign.push(request.url());
+	});
+	page.on('console', (message) => {
+		if (/Content Security Policy/i.test(message.text())) violations.push(message.text());
+	});
+	const response = await page.goto('/');
+	const policy = response!.headers()['content-security-policy']!;
+	for (const rule of [
+		"default-src 'self'",
+		"script-src 'self'",
+		"connect-src 'self'",
+		"object-src 'none'",
+		"frame-ancestors 'none'"
+	])
+		expect(policy).toContain(rule);
+	expect(policy).not.toMatch(/unsafe-eval|https?:/);
+	expect(policy.match(/script-src[^;]*/)![0]).not.toContain('unsafe-inline');
+	await openDemo(page);
+	for (const stage of STAGES) await goTo(page, stage);
+	await goTo(page, 'Place');
+	await solve(page);
+	expect(foreign).toEqual([]);
+	expect(violations).toEqual([]);
+	const blocked = await page.evaluate(() =>
+		fetch('http://198.51.100.1/').then(
+			() => 'sent',
+			() => 'blocked'
+		)
+	);
+	expect(blocked).toBe('blocked');
+	expect(violations.length).toBeGreaterThan(0);
+});
+
+test('text of a file is never run as markup', async ({ page }) => {
+	await openDemo(page, 'Clear');
+	const line = page.getByLabel('Entry line: one thing');
+	await line.fill('1 <img src=x onerror=alert(1)>');
+	await line.press('Enter');
+	await expect(page.getByRole('list', { name: /^Pile/ })).toContainText(
+		'<img src=x onerror=alert(1)>'
+	);
+	await expect(page.locator('img[src="x"]')).toHaveCount(0);
+});
+
+test('the schema and the API answer', async ({ request }) => {
+	const schema = await request.get('/schema/home.v1.json');
+	expect((await schema.json()).properties.format.const).toBe('keepnook-home');
+	const bad = await request.post('/api/v1/place', { data: { home: {} } });
+	expect(bad.status()).toBe(400);
+	expect((await bad.json()).issues.length).toBeGreaterThan(0);
+	const large = await request.post('/api/v1/fit', {
+		data: 'x'.repeat(20_500_000),
+		headers: { 'content-type': 'application/json' }
+	});
+	expect(large.status()).toBe(413);
+});
+
+test('the server plans the very same as the page', async ({ page, request }) => {
+	await openDemo(page);
+	const [file] = await Promise.all([
+		page.waitForEvent('download'),
+		page.getByRole('button', { name: 'Export the home' }).click()
+	]);
+	const { readFile } = await import('node:fs/promises');
+	const { home } = JSON.parse(await readFile(await file.path(), 'utf8'));
+	const answer = await request.post('/api/v1/place', {
+		data: { home, options: { seed: 1, moves: 600_000 } }
+	});
+	expect(answer.status()).toBe(200);
+	const plan = await answer.json();
+	await goTo(page, 'Place');
+	await solve(page);
+	const effort = Math.round(plan.objective).toLocaleString('en');
+	await expect(page.getByText(`Effort ${effort};`)).toBeVisible();
+});
+
+for (const scheme of ['light', 'dark'] as const)
+	test(`every screen passes the accessibility rules, ${scheme}`, async ({ page }) => {
+		test.setTimeout(120_000);
+		await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+		const check = async (name: string) => {
+			const { violations } = await new AxeBuilder({ page })
+				.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+				.analyze();
+			const found = violations.flatMap(({ id, nodes }) =>
+				nodes.map((node) => `${name}: ${id}: ${node.target.join(' ')}: ${node.failureSummary}`)
+			);
+			expect(found).toEqual([]);
+		};
+		await page.goto('/');
+		await expect(page.getByText('None yet.')).toBeVisible();
+		await check('Homes');
+		await openDemo(page);
+		await expect(page.locator('html')).toHaveAttribute(
+			'data-theme',
+			scheme === 'light' ? 'linen' : 'cellar'
+		);
+		await check('Job sheet');
+		await goTo(page, 'Place');
+		await solve(page);
+		for (const stage of STAGES) {
+			await goTo(page, stage);
+			if (stage === 'Walk') await page.getByRole('button', { name: /^Under the sink, in/ }).click();
+			if (stage === 'Sort') await page.getByRole('button', { name: /^Baking: / }).click();
+			if (stage === 'Place') await page.getByRole('button', { name: /^Tag Baking/ }).click();
+			if (stage === 'Fit') {
+				await page.getByRole('button', { name: /^Fit the \d+ open/ }).click();
+				await expect(page.getByText(/places fitted/)).toBeVisible({ timeout: 60_000 });
+				await expect(page.getByText(/places fitted/)).toHaveCount(0, { timeout: 10_000 });
+			}
+			await check(stage);
+		}
+	});
+
+for (const [name, size] of Object.entries({
+	phone: { width: 390, height: 844 },
+	tablet: { width: 820, height: 1180 }
+}))
+	test(`every screen fits a ${name} without scrolling sideways`, async ({ page }) => {
+		await page.setViewportSize(size);
+		await openDemo(page);
+		for (const stage of ['', ...STAGES]) {
+			if (stage) await goTo(page, stage);
+			const over = await page.evaluate(
+				() => document.documentElement.scrollWidth - window.innerWidth
+			);
+			expect(over, stage || 'Job sheet').toBeLessThanOrEqual(0);
+		}
+	});

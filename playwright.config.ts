@@ -1,0 +1,41 @@
+import { defineConfig, devices } from '@playwright/test';
+
+const port = 4319;
+export default defineConfig({
+	testDir: 'e2e',
+	outputDir: 'test-results/browser',
+	fullyParallel: true,
+	workers: 2,
+	retries: 0,
+	timeout: 60_000,
+	reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+	use: {
+		...devices['Desktop Chrome'],
+		baseURL: `http://localhost:${port}`,
+		viewport: { width: 1280, height: 800 },
+		timezoneId: 'UTC',
+		launchOptions: {
+			executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+			args: [
+				'--no-sandbox',
+				'--disable-gpu',
+				'--disable-quic',
+				'--no-first-run',
+				'--disable-background-networking',
+				'--disable-component-update',
+				'--disable-sync'
+			]
+		}
+	},
+	webServer: {
+		command: 'node build',
+		port,
+		reuseExistingServer: false,
+		env: {
+			PORT: String(port),
+			HOST: '127.0.0.1',
+			ORIGIN: `http://localhost:${port}`,
+			BODY_SIZE_LIMIT: '21M'
+		}
+	}
+});

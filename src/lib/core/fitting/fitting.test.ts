@@ -1,0 +1,233 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoHome } from '../../data/demo';
+import type { ContainerKind, Home } from '../model';
+import { apply, NOW } from '../fixtures/tiny-home';
+import { adoptPlan, placeHome, toZonePlan } from '../zoning';
+import {
+	checkFit,
+	fitFingerprint,
+	fitNook,
+	holdsPiece,
+	keepArrangement,
+	overlaps,
+	ownedLeft,
+	packFloor,
+	standsBefore,
+	wantsOf,
+	type FloorItem,
+	type Rect
+} from '.';
+import { packWhatFits, DEFAULT_FLOOR } from './floor';
+import { shareOut } from './wants';
+
+const demo = demoHome(NOW);
+const placed = apply(
+	demo,
+	adoptPlan(toZonePlan(placeHome(demo, { seed: 1, moves: 60_000 }), 'p', 'Plan', NOW))
+);
+const planned = [...new Set(placed.zonePlans['p']!.assignments.map((a) => a.nookId as string))];
+
+describe('packing a floor', () => {
+	const itemArb = fc.record({
+		w: fc.integer({ min: 5, max: 60 }),
+		d: fc.integer({ min: 5, max: 60 }),
+		turn: fc.boolean(),
+		front: fc.boolean(),
+		blocked: fc.constantFrom<Rect[]>([], [{ x: 40, y: 30, w: 15, d: 20 }])
+	});
+	const floor: Rect = { x: 0, y: 7, w: 120, d: 83 };
+	const rectOfPlace = (
+		item: FloorItem,
+		place: { x: number; y: number; turned: boolean }
+	): Rect => ({
+		x: place.x,
+		y: place.y,
+		w: place.turned ? item.d : item.w,
+		d: place.turned ? item.w : item.d
+	});
+	it('never overlaps, leaves the floor, hits what is in the way, or stands before a daily one', () => {
+		fc.assert(
+			fc.property(fc.array(itemArb, { maxLength: 9 }), fc.boolean(), (items, seenFromAbove) => {
+				for (const places of [
+					packFloor(floor, items, { tries: 300, seenFromAbove }),
+					packWhatFits(floor, items, { ...DEFAULT_FLOOR, seenFromAbove })
+				]) {
+					const rects = (places ?? []).flatMap((place, i) =>
+						place ? [{ rect: rectOfPlace(items[i]!, place), item: items[i]!, place }] : []
+					);
+					rects.forEach(({ rect, item, place }, i) => {
+						expect(place.turned && !item.turn).toBe(false);
+						expect(
+							rect.x >= floor.x &&
+								rect.y >= floor.y &&
+								rect.x + rect.w <= floor.x + floor.w &&
+								rect.y + rect.d <= floor.y + floor.d
+						).toBe(true);
+						expect(item.blocked.some((other) => overlaps(rect, other))).toBe(false);
+						rects.forEach((other, j) => {
+							if (i === j) return;
+							expect(overlaps(rect, other.rect)).toBe(false);
+							if (item.front && !seenFromAbove) expect(standsBefore(other.rect, rect)).toBe(false);
+						});
+					});
+				}
+			}),
+			{ seed: 71 }
+		);
+	});
+	it('fills a floor that is exactly filled', () => {
+		const item = (w: number, d: number): FloorItem => ({
+			w,
+			d,
+			turn: true,
+			front: false,
+			blocked: []
+		});
+		expect(
+			packFloor({ x: 0, y: 0, w: 100, d: 100 }, [item(60, 50), item(40, 100), item(50, 60)])
+		).not.toBeNull();
+		expect(
+			packFloor({ x: 0, y: 0, w: 100, d: 100 }, [item(60, 50), item(40, 100), item(51, 60)])
+		).toBeNull();
+	});
+	it('has nothing to say against an empty list', () =>
+		expect(packFloor({ x: 0, y: 0, w: 1, d: 1 }, [])).toEqual([]));
+});
+
+describe('sharing a group out over nooks', () => {
+	it('gives every piece exactly once, whatever the shares', () => {
+		const holdings = Object.values(demo.things)
+			.filter((thing) => thing.groupId === 'dishes')
+			.map((thing) => ({ thing, lots: [], pieces: 5 }));
+		fc.assert(
+			fc.property(
+				fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 4 }),
+				(weights) => {
+					const total = weights.reduce((a, b) => a + b, 0);
+					let from = 0;
+					const counts = new Map<string, number>();
+					for (const weight of weights) {
+						const to = from + weight / total;
+						for (const good of shareOut(holdings, from, to))
+							counts.set(good.thing.id, (counts.get(good.thing.id) ?? 0) + good.pieces);
+						from = to;
+					}
+					for (const { thing, pieces } of holdings) expect(counts.get(thing.id)).toBe(pieces);
+				}
+			),
+			{ seed: 72 }
+		);
+	});
+});
+
+describe('what a container holds', () => {
+	const kind = (key: string) => demo.containerKinds[key] as ContainerKind;
+	const thing = (name: string) => Object.values(demo.things).find((t) => t.name === name)!;
+	it('lets bottles stick out of an open bin but not out of a lidded box', () => {
+		expect(holdsPiece(kind('bin-m'), thing('olive oil'), 300)).toBe(true);
+		expect(holdsPiece(kind('bin-m'), thing('olive oil'), 250)).toBe(true);
+		expect(holdsPiece(kind('shoe-box'), thing('whole milk'), 300)).toBe(true);
+		expect(holdsPiece(kind('jar-flat'), thing('olive oil'), 300)).toBe(false);
+	});
+	it('does not lay a bottle down on a turntable', () => {
+		expect(holdsPiece(kind('turn-s'), thing('olive oil'), 200)).toBe(false);
+	});
+});
+
+describe('fitting every planned nook of the demo home', () => {
+	it.each(planned)('%s keeps every rule in every arrangement', (nookId) => {
+		const result = fitNook(placed, nookId);
+		if (!('arrangements' in result))
+			throw new Error(`expected an arrangement, got ${result.status}`);
+		const nook = placed.nooks[nookId]!;
+		expect(result.arrangements.length).toBeGreaterThan(0);
+		for (const arrangement of result.arrangements) {
+			expect(checkFit(placed, nookId, arrangement.placements)).toEqual([]);
+			expect(arrangement.massG).toBeLessThanOrEqual(nook.loadG ?? Infinity);
+			for (const block of arrangement.standing) {
+				expect(block.xMm + block.widthMm).toBeLessThanOrEqual(nook.inside.widthMm!);
+				expect(block.yMm + block.depthMm).toBeLessThanOrEqual(nook.inside.depthMm!);
+			}
+			const cost = arrangement.toBuy.reduce(
+				(sum, { kindId, count }) => sum + placed.containerKinds[kindId]!.priceMinor * count,
+				0
+			);
+			expect(arrangement.costMinor).toBe(cost);
+		}
+		expect(fitNook(placed, nookId)).toEqual(result);
+	});
+	it('fits most of them whole', () => {
+		const whole = planned.filter((id) => fitNook(placed, id).status === 'fitted').length;
+		expect(whole / planned.length).toBeGreaterThan(0.6);
+	});
+});
+
+describe('a fit', () => {
+	const nookId = planned.find((id) => {
+		const result = fitNook(placed, id);
+		return 'arrangements' in result && result.arrangements[0]!.placements.length > 1;
+	})!;
+	const keep = (home: Home) => {
+		const result = fitNook(home, nookId);
+		if (!('arrangements' in result)) throw new Error('no arrangement');
+		return apply(home, keepArrangement(nookId, result.arrangements[0]!, result.fingerprint, NOW));
+	};
+	it('takes its containers from the house, so that the next nook finds fewer', () => {
+		const kept = keep(placed);
+		const other = planned.find((id) => id !== nookId)!;
+		const used = kept.fitPlans[`fit-${nookId}`]!.placements.length;
+		const sum = (map: Map<string, number>) => [...map.values()].reduce((a, b) => a + b, 0);
+		expect(sum(ownedLeft(placed, other)) - sum(ownedLeft(kept, other))).toBeLessThanOrEqual(used);
+		expect(sum(ownedLeft(kept, nookId))).toBe(sum(ownedLeft(placed, nookId)));
+	});
+	it('is stale as soon as its place changes', () => {
+		const kept = keep(placed);
+		expect(kept.fitPlans[`fit-${nookId}`]!.fingerprint).toBe(fitFingerprint(kept, nookId));
+		const smaller = apply(kept, (draft) => void (draft.nooks[nookId]!.inside.widthMm! -= 20));
+		expect(fitFingerprint(smaller, nookId)).not.toBe(kept.fitPlans[`fit-${nookId}`]!.fingerprint);
+	});
+	it('has nothing to do without a plan, and says what is not measured', () => {
+		expect(fitNook(demo, nookId).status).toBe('nothing-to-fit');
+		expect(fitNook(placed, 'no-such-nook').status).toBe('nothing-to-fit');
+		const bare = apply(placed, (draft) => void (draft.nooks[nookId]!.inside.depthMm = null));
+		expect(fitNook(bare, nookId)).toEqual({ status: 'not-measured', nookId, missing: ['depth'] });
+	});
+	it('keeps clear of the trap under the sink', () => {
+		const under = apply(placed, (draft) => {
+			draft.zonePlans['p']!.assignments = [
+				{ groupId: 'cleaning' as never, nookId: 'sink' as never, share: 1 }
+			];
+		});
+		const result = fitNook(under, 'sink');
+		if (!('arrangements' in result)) throw new Error('no arrangement');
+		for (const { placements } of result.arrangements)
+			expect(checkFit(under, 'sink', placements)).toEqual([]);
+		expect(wantsOf(under, 'sink').map((want) => want.groupId)).toEqual(['cleaning']);
+	});
+});
+
+describe('checkFit', () => {
+	const at = (xMm: number, yMm: number, zMm = 0, kindId = 'bin-m', turned = false) =>
+		({ kindId, groupId: 'baking', xMm, yMm, zMm, turned }) as never;
+	const codes = (...placements: never[]) =>
+		checkFit(placed, 'larder-3', placements).map(({ code }) => code);
+	it('sees what a bad plan does', () => {
+		expect(codes(at(0, 10), at(210, 10))).toEqual([]);
+		expect(codes(at(0, 10), at(100, 10))).toEqual(['overlap']);
+		expect(codes(at(1200, 10))).toEqual(['outside']);
+		expect(codes(at(0, 10, 250))).toContain('too-high');
+		expect(codes(at(0, 10, 110))).toContain('not-stackable');
+		expect(codes(at(0, 10, 0, 'bin-long', true))).toEqual(['turned']);
+		expect(codes(at(0, 10, 0, 'no-such-kind'))).toEqual(['unknown-kind']);
+	});
+	it('sees a container in the pipes', () => {
+		expect(checkFit(placed, 'sink', [at(330, 210, 0, 'bin-tall')]).map(({ code }) => code)).toEqual(
+			[]
+		);
+		const tall = apply(placed, (draft) => void (draft.containerKinds['bin-tall']!.heightMm = 300));
+		expect(checkFit(tall, 'sink', [at(330, 210, 0, 'bin-tall')]).map(({ code }) => code)).toContain(
+			'obstructed'
+		);
+	});
+});

@@ -1,0 +1,133 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { readFileSync } from 'node:fs';
+import { demoHome } from '../../data/demo';
+import { generateHome } from '../fixtures/generate-home';
+import { apply, bareKitchen, counter, NOW, TODAY, tinyHome } from '../fixtures/tiny-home';
+import { proposeResets, resetsDue } from '../upkeep';
+import { resetsCalendar } from './calendar';
+import {
+	brokenLinks,
+	homeJsonSchema,
+	MAX_FILE_BYTES,
+	migrate,
+	readHomeFile,
+	writeHomeFile
+} from '.';
+
+const codesOf = (text: string) => {
+	const result = readHomeFile(text);
+	return result.ok ? [] : result.issues.map((issue) => issue.code);
+};
+
+describe('the home file', () => {
+	it('gives the same home back', () => {
+		for (const home of [tinyHome(), demoHome(NOW)])
+			expect(readHomeFile(writeHomeFile(home))).toEqual({ ok: true, home });
+	});
+	it('gives the same home back, whatever its size', () => {
+		fc.assert(
+			fc.property(
+				fc.nat(1000),
+				fc.integer({ min: 1, max: 3 }),
+				fc.integer({ min: 1, max: 12 }),
+				(seed, rooms, groups) => {
+					const home = generateHome({
+						seed,
+						rooms,
+						cabinets: rooms * 2,
+						groups,
+						things: groups * 3,
+						lots: groups * 4
+					});
+					expect(readHomeFile(writeHomeFile(home))).toEqual({ ok: true, home });
+				}
+			),
+			{ seed: 101, numRuns: 12 }
+		);
+	});
+	it('says what a broken file is, and never throws', () => {
+		const good = writeHomeFile(tinyHome());
+		expect(codesOf(good.slice(0, good.length / 2))).toEqual(['file-not-json']);
+		expect(codesOf('')).toEqual(['file-not-json']);
+		expect(codesOf('[]')).toEqual(['file-wrong-type']);
+		expect(codesOf('{"format":"other","version":1}')).toEqual(['file-wrong-type']);
+		expect(codesOf(good.replace('"version":1', '"version":9'))).toEqual(['file-newer']);
+		expect(codesOf(good.replace(/"widthMm":\d+/, '"widthMm":"wide"'))).toEqual(['file-bad-record']);
+		expect(codesOf(good.replace(/"count":6/, '"count":6,"extra":1'))).toEqual(['file-bad-record']);
+		expect(codesOf('x'.repeat(MAX_FILE_BYTES + 1))).toEqual(['file-too-large']);
+	});
+	it('survives any cut and any flipped letter', () => {
+		const good = writeHomeFile(bareKitchen());
+		fc.assert(
+			fc.property(
+				fc.nat(good.length - 1),
+				fc.constantFrom('', '"', '}', '0', '\u0000'),
+				(at, letter) => {
+					expect(typeof readHomeFile(good.slice(0, at) + letter + good.slice(at + 1)).ok).toBe(
+						'boolean'
+					);
+					expect(readHomeFile(good.slice(0, at)).ok).toBe(false);
+				}
+			),
+			{ seed: 102, numRuns: 60 }
+		);
+	});
+	it('does not take links that lead nowhere', () => {
+		const home = tinyHome();
+		const lot = Object.values(home.lots)[0]!;
+		const lost = apply(home, (draft) => void delete draft.things[lot.thingId]);
+		expect(codesOf(writeHomeFile(lost))).toEqual(['file-broken-link']);
+		expect(brokenLinks(home)).toEqual([]);
+		expect(
+			codesOf(writeHomeFile({ ...home, things: { other: Object.values(home.things)[0]! } }))
+		).toContain('file-broken-link');
+	});
+	it('keeps a prototype name from being more than a name', () => {
+		const text = writeHomeFile(tinyHome()).replace(
+			'"pets":{}',
+			'"pets":{"__proto__":{"id":"x","name":"y","kind":"z"}}'
+		);
+		readHomeFile(text);
+		expect(({} as Record<string, unknown>).name).toBeUndefined();
+	});
+});
+
+describe('versions', () => {
+	it('carries the frozen fixture of version 1 to today', () => {
+		const text = readFileSync(new URL('./fixtures/v1.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result).toMatchObject({ ok: true, home: { name: 'Tiny kitchen' } });
+		if (result.ok) expect(Object.keys(result.home.lots)).toHaveLength(12);
+	});
+	it('climbs the ladder step by step and says when a step is missing', () => {
+		const steps = [(home: unknown) => [home, 2], (home: unknown) => [home, 3]];
+		expect(migrate('a', 1, steps, 3)).toEqual([['a', 2], 3]);
+		expect(migrate('a', 2, steps, 3)).toEqual(['a', 3]);
+		expect(() => migrate('a', 1, [], 2)).toThrow(/No migration from version 1/);
+	});
+});
+
+it('has a JSON Schema that names its format', () => {
+	const schema = homeJsonSchema() as { properties: Record<string, { const?: unknown }> };
+	expect(schema.properties.format!.const).toBe('keepnook-home');
+	expect(JSON.stringify(schema).length).toBeGreaterThan(5000);
+});
+
+it('writes resets as a calendar that repeats', () => {
+	const home = apply(bareKitchen(), proposeResets(counter('r')));
+	const text = resetsCalendar(
+		home,
+		resetsDue(home, TODAY),
+		({ reset }) => `Reset, ${reset.kind}; now`,
+		NOW
+	);
+	expect(text).toContain('BEGIN:VCALENDAR');
+	expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(2);
+	expect(text).toContain('RRULE:FREQ=DAILY;INTERVAL=7');
+	expect(text).toContain('DTSTART;VALUE=DATE:20260302');
+	expect(text).toContain('SUMMARY:Reset\\, fridge\\; now');
+	expect(
+		resetsCalendar(home, resetsDue(home, TODAY), ({ reset }) => `Reset, ${reset.kind}; now`, NOW)
+	).toBe(text);
+});

@@ -1,0 +1,152 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { problemArb } from './assignment.arb';
+import { lowerBound, DEFAULT_BOUND } from './bound';
+import { Layout } from './layout';
+import { objectiveOf, violations, type AssignmentProblem } from './problem';
+import { searchAssignment } from './search';
+import { solveAssignment } from './solve';
+
+/** Tries every assignment; the independent judge of the search and the bound. */
+function bruteForce(problem: AssignmentProblem): number {
+	const { G, N } = problem;
+	const assignment = new Int32Array(G).fill(-1);
+	let best = Infinity;
+	const step = (g: number): void => {
+		if (g === G) {
+			if (!violations(problem, assignment).length)
+				best = Math.min(best, objectiveOf(problem, assignment));
+			return;
+		}
+		for (let n = -1; n < N; n++) {
+			assignment[g] = n;
+			step(g + 1);
+		}
+		assignment[g] = -1;
+	};
+	step(0);
+	return best;
+}
+const OPTIONS = { seed: 5, moves: 4000, restarts: 2 };
+
+describe('the search', () => {
+	it('breaks no rule, counts what it says, and is never better than the optimum', () => {
+		fc.assert(
+			fc.property(problemArb(), (problem) => {
+				const optimum = bruteForce(problem);
+				const { assignment, objective } = searchAssignment(problem, OPTIONS);
+				expect(violations(problem, assignment)).toEqual([]);
+				expect(objective).toBeCloseTo(objectiveOf(problem, assignment), 6);
+				expect(objective).toBeGreaterThanOrEqual(optimum - 1e-6);
+			}),
+			{ seed: 61, numRuns: 150 }
+		);
+	});
+	it('finds the optimum of nearly all small cases', () => {
+		let hits = 0;
+		let cases = 0;
+		fc.assert(
+			fc.property(problemArb(), (problem) => {
+				cases++;
+				if (searchAssignment(problem, OPTIONS).objective <= bruteForce(problem) + 1e-6) hits++;
+			}),
+			{ seed: 62, numRuns: 150 }
+		);
+		expect(hits / cases).toBeGreaterThan(0.97);
+	});
+	it('gives the same plan for the same seed', () => {
+		fc.assert(
+			fc.property(problemArb(), fc.integer({ min: 0, max: 1000 }), (problem, seed) => {
+				const once = searchAssignment(problem, { ...OPTIONS, seed });
+				expect(searchAssignment(problem, { ...OPTIONS, seed })).toEqual(once);
+			}),
+			{ seed: 63, numRuns: 25 }
+		);
+	});
+	it('stops when it is told to and keeps the best so far', () => {
+		const [problem] = fc.sample(problemArb(), { seed: 64, numRuns: 1 });
+		const result = searchAssignment(problem!, {
+			seed: 1,
+			moves: 500_000,
+			restarts: 1,
+			onProgress: () => true
+		});
+		expect(result.stopped).toBe(true);
+		expect(result.movesDone).toBeLessThan(50_000);
+		expect(violations(problem!, result.assignment)).toEqual([]);
+	});
+});
+
+describe('the bound', () => {
+	it('is never above the optimum, with and without pairs', () => {
+		fc.assert(
+			fc.property(problemArb(), (problem) => {
+				const optimum = bruteForce(problem);
+				expect(lowerBound(problem, { ...DEFAULT_BOUND, known: optimum })).toBeLessThanOrEqual(
+					optimum + 1e-6
+				);
+				// A poor known plan steers worse but may not lift the bound over the optimum.
+				expect(
+					lowerBound(problem, { ...DEFAULT_BOUND, known: optimum * 2 + 50 })
+				).toBeLessThanOrEqual(optimum + 1e-6);
+			}),
+			{ seed: 65, numRuns: 200 }
+		);
+	});
+	it('proves many of the cases without pairs and without conflicts', () => {
+		let proven = 0;
+		let cases = 0;
+		fc.assert(
+			fc.property(problemArb(6, 4, false), (problem) => {
+				const plain = {
+					...problem,
+					conflicts: new Uint8Array(problem.G),
+					capacity: problem.capacity.map((c, i) => (i % 2 ? 1e6 : c))
+				};
+				const { objective, bound } = solveAssignment(plain, { seed: 1, moves: 5000 });
+				cases++;
+				if (objective - bound < 1e-3 * Math.max(1, objective)) proven++;
+			}),
+			{ seed: 66, numRuns: 80 }
+		);
+		expect(proven / cases).toBeGreaterThan(0.6);
+	});
+});
+
+describe('the exact optimum', () => {
+	it('never gets worse with more room or another nook', () => {
+		fc.assert(
+			fc.property(problemArb(5, 3), fc.nat(20), (problem, more) => {
+				const roomier = { ...problem, capacity: problem.capacity.map((c) => c + more) };
+				expect(bruteForce(roomier)).toBeLessThanOrEqual(bruteForce(problem));
+			}),
+			{ seed: 67, numRuns: 60 }
+		);
+	});
+});
+
+describe('a layout', () => {
+	it('keeps its sums true through any moves', () => {
+		fc.assert(
+			fc.property(
+				problemArb(),
+				fc.array(fc.tuple(fc.nat(50), fc.nat(50)), { maxLength: 30 }),
+				(problem, moves) => {
+					const layout = new Layout(problem);
+					for (const [a, b] of moves) {
+						const g = a % problem.G;
+						const n = (b % (problem.N + 1)) - 1;
+						if (layout.assignment[g] === n || !layout.fits(g, n)) continue;
+						const promised =
+							layout.objective + layout.costAt(g, n) - layout.costAt(g, layout.assignment[g]!);
+						layout.place(g, n);
+						expect(layout.objective).toBeCloseTo(promised, 6);
+					}
+					expect(layout.objective).toBeCloseTo(objectiveOf(problem, layout.assignment), 6);
+					expect(violations(problem, layout.assignment)).toEqual([]);
+				}
+			),
+			{ seed: 68 }
+		);
+	});
+});

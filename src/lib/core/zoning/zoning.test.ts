@@ -1,0 +1,256 @@
+import { describe, expect, it } from 'vitest';
+import { applyEdit, type Home } from '../model';
+import { apply, bareKitchen, counter, NOW, tinyHome, withLines } from '../fixtures/tiny-home';
+import { proposeGroups } from '../grouping';
+import { climateOf, placeOfNook } from '../survey';
+import {
+	adoptPlan,
+	assignmentNow,
+	brokenRules,
+	buildZoneModel,
+	byHandAssignment,
+	explainPart,
+	layoutOf,
+	moveGroup,
+	objectiveOf,
+	placeHome,
+	pricesFor,
+	togglePin,
+	totalsOf,
+	toZonePlan,
+	violations,
+	writeAssignment,
+	zoneFingerprint
+} from '.';
+
+const OPTIONS = { seed: 3, moves: 20_000 };
+const groupNamed = (home: Home, name: string) =>
+	Object.values(home.groups).find((g) => g.name === name)!;
+const nookOf = (home: Home, result: ReturnType<typeof placeHome>, name: string) =>
+	home.nooks[
+		result.assignments.find((a) => a.groupId === groupNamed(home, name).id)?.nookId ?? ''
+	]!;
+
+describe('placing a home', () => {
+	const home = tinyHome();
+	const result = placeHome(home, OPTIONS);
+	it('places every group, breaks no rule, and stays above its bound', () => {
+		expect(result.overflow).toEqual([]);
+		const model = buildZoneModel(home);
+		expect(violations(model.problem, writeAssignment(model, result.assignments))).toEqual([]);
+		expect(result.objective).toBeGreaterThanOrEqual(result.bound - 1e-6);
+		expect(result.objective).toBeCloseTo(
+			objectiveOf(model.problem, writeAssignment(model, result.assignments)),
+			4
+		);
+	});
+	it('puts frozen in the freezer, chilled in the fridge, raw meat at its bottom', () => {
+		expect(climateOf(nookOf(home, result, 'Frozen vegetables'))).toBe('frozen');
+		expect(climateOf(nookOf(home, result, 'Dairy'))).toBe('chilled');
+		const meat = nookOf(home, result, 'Raw meat and fish');
+		const shelves = Object.values(home.nooks).filter((n) => n.kind === 'fridge-shelf');
+		expect(meat.at.zMm).toBe(Math.min(...shelves.map((n) => n.at.zMm)));
+	});
+	it('keeps cleaners and food apart', () => {
+		const cleaner = nookOf(home, result, 'Cleaning').id;
+		for (const name of ['Cans: vegetables', 'Grains and pasta', 'Oils and vinegar'])
+			expect(nookOf(home, result, name).id).not.toBe(cleaner);
+	});
+	it('gives the same plan again, and for the same home in another order of records', () => {
+		expect(placeHome(home, OPTIONS)).toEqual(result);
+		const reversed = { ...home };
+		for (const key of ['nooks', 'groups', 'things', 'lots', 'stations'] as const)
+			reversed[key] = Object.fromEntries(Object.entries(home[key]).reverse()) as never;
+		expect(placeHome(reversed, OPTIONS)).toEqual(result);
+	});
+	it('does not depend on names', () => {
+		const renamed = apply(home, (draft) => {
+			for (const thing of Object.values(draft.things)) thing.name = `x${thing.name}`;
+		});
+		expect(placeHome(renamed, OPTIONS).assignments).toEqual(result.assignments);
+	});
+	it('is at least as good as the careful by-hand rule', () => {
+		const model = buildZoneModel(home);
+		expect(result.objective).toBeLessThanOrEqual(
+			objectiveOf(model.problem, byHandAssignment(model.problem)) + 1e-6
+		);
+	});
+	it('obeys a pin and a ban, and a pin never makes it better', () => {
+		const mugs = groupNamed(home, 'Glasses and mugs');
+		const at = nookOf(home, result, 'Glasses and mugs');
+		const other = Object.values(home.nooks).find((n) => n.kind === 'shelf' && n.id !== at.id)!;
+		const pinned = placeHome(apply(home, togglePin(mugs.id, other.id, 'pin')), OPTIONS);
+		expect(nookOf(home, pinned, 'Glasses and mugs').id).toBe(other.id);
+		expect(pinned.objective).toBeGreaterThanOrEqual(result.bound - 1e-6);
+		const banned = placeHome(apply(home, togglePin(mugs.id, at.id, 'ban')), OPTIONS);
+		expect(nookOf(home, banned, 'Glasses and mugs').id).not.toBe(at.id);
+	});
+	it('names what fits nowhere instead of squeezing it in', () => {
+		const huge = apply(withLines(home, ['1 stockpot']), (draft) => {
+			Object.values(draft.things).find((t) => t.name === 'stockpot')!.piece.heightMm = 2500;
+		});
+		const grouped = apply(huge, (draft) => {
+			const group = Object.values(home.groups)[0]!;
+			draft.groups['huge'] = {
+				...group,
+				id: 'huge' as never,
+				name: 'Huge',
+				tag: { code: 'HU', hue: 1 }
+			};
+			Object.values(draft.things).find((t) => t.name === 'stockpot')!.groupId = 'huge' as never;
+		});
+		expect(placeHome(grouped, OPTIONS).overflow).toEqual(['huge']);
+	});
+	it('splits what no nook can take, and loses nothing by it', () => {
+		const many = apply(withLines(bareKitchen(), ['150 mugs']), proposeGroups(counter('g')));
+		const { assignments, overflow } = placeHome(many, OPTIONS);
+		expect(overflow).toEqual([]);
+		expect(assignments.length).toBeGreaterThan(1);
+		expect(assignments.reduce((sum, a) => sum + a.share, 0)).toBeCloseTo(1);
+	});
+	it('says when there is nothing to place', () => {
+		expect(placeHome(bareKitchen(), OPTIONS).status).toBe('nothing-to-place');
+	});
+});
+
+describe('hard rules', () => {
+	const child = {
+		id: 'c',
+		name: 'C',
+		statureMm: 860,
+		ageBand: 'toddler',
+		visits: true,
+		limits: { maxLiftG: null, noClimb: true, noAboveShoulder: false },
+		diets: [],
+		allergies: []
+	} as never;
+	const codesFor = (home: Home, name: string) => {
+		const model = buildZoneModel(home);
+		const part = model.parts.findIndex((p) => p.figures.groupId === groupNamed(home, name).id);
+		return new Map(
+			model.places.map((place, n) => [
+				place.nook.id as string,
+				model.cells[part * model.places.length + n]!.hard
+			])
+		);
+	};
+	it('keep cleaners from a small child unless they are locked', () => {
+		const home = apply(tinyHome(), (draft) => void (draft.people['c'] = child));
+		const sink = Object.values(home.nooks).find((n) => n.kind === 'undersink')!;
+		expect(codesFor(home, 'Cleaning').get(sink.id)).toBe('child-reach');
+		const locked = apply(home, (draft) => void (draft.cabinets[sink.cabinetId]!.lockable = true));
+		expect(codesFor(locked, 'Cleaning').get(sink.id)).toBeNull();
+	});
+	it('keep food out of an unheated room and heavy things below the shoulder', () => {
+		const cold = apply(
+			tinyHome(),
+			(draft) => void (draft.rooms['kitchen']!.climate = ['unheated'])
+		);
+		const shelf = Object.values(cold.nooks).find((n) => n.kind === 'shelf')!;
+		expect(codesFor(cold, 'Grains and pasta').get(shelf.id)).toBe('hot-place');
+		const heavy = apply(tinyHome(), (draft) => {
+			draft.people['a'] = {
+				...(child as object),
+				id: 'a',
+				ageBand: 'adult',
+				statureMm: 1700,
+				visits: false
+			} as never;
+			Object.values(draft.things).find((t) => t.name === 'saucepan')!.massG = 4000;
+		});
+		const top = Object.values(heavy.nooks)
+			.filter((n) => placeOfNook(heavy, n.id)!.cabinet.form === 'wall')
+			.sort((a, b) => b.at.zMm - a.at.zMm)[0]!;
+		expect(codesFor(heavy, 'Pots and pans').get(top.id)).toMatch(/heavy-high|may-not-climb/);
+	});
+	it('need a place to be measured', () => {
+		const home = tinyHome();
+		const { id } = Object.values(home.nooks)[0]!;
+		const bare = apply(home, (draft) => void (draft.nooks[id]!.inside.heightMm = null));
+		expect(codesFor(bare, 'Cutlery').get(id)).toBe('not-measured');
+	});
+});
+
+describe('explaining', () => {
+	const home = tinyHome();
+	const result = placeHome(home, OPTIONS);
+	const model = buildZoneModel(home);
+	const layout = layoutOf(model, result.assignments);
+	it('adds up to the objective', () => {
+		const sum = model.parts.reduce((total, _, g) => {
+			const reason = explainPart(model, layout, g)!;
+			// A pair is told at both of its ends but counts once.
+			return total + reason.cost - reason.parts.partners / 2;
+		}, 0);
+		expect(sum).toBeCloseTo(result.objective, 4);
+	});
+	it('prices what a move then really costs', () => {
+		for (const price of pricesFor(model, layout, 0).filter((p) => p.fits)) {
+			const moved = layoutOf(model, result.assignments);
+			moved.place(
+				0,
+				model.places.findIndex((place) => place.nook.id === price.nookId)
+			);
+			expect(objectiveOf(model.problem, moved.assignment) - layout.objective).toBeCloseTo(
+				price.extra,
+				6
+			);
+		}
+	});
+	it('leaves no better nook with room, since the search would have taken it', () => {
+		model.parts.forEach((_, g) => {
+			for (const next of explainPart(model, layout, g)!.next)
+				expect(next.extra).toBeGreaterThanOrEqual(-1e-6);
+		});
+	});
+	it('counts every use once, now and in the plan', () => {
+		const placed = withLines(home, []);
+		const { usesPerWeek, reachesPerWeek } = totalsOf(model, result.assignments);
+		expect(Object.values(reachesPerWeek).reduce((a, b) => a + b, 0)).toBeCloseTo(usesPerWeek);
+		expect(assignmentNow(placed)).toEqual([]);
+	});
+});
+
+describe('plans kept in the home', () => {
+	const home = tinyHome();
+	const plan = toZonePlan(placeHome(home, OPTIONS), 'p1', 'Plan', NOW);
+	const kept = apply(home, adoptPlan(plan));
+	it('are fresh until something they came from changes, and only then', () => {
+		expect(kept.zonePlans['p1']!.fingerprint).toBe(zoneFingerprint(kept));
+		const priced = apply(kept, (draft) => void (Object.values(draft.things)[0]!.priceMinor = 5));
+		expect(zoneFingerprint(priced)).toBe(plan.fingerprint);
+		const sized = apply(
+			kept,
+			(draft) => void (Object.values(draft.nooks)[0]!.inside.widthMm = 300)
+		);
+		expect(zoneFingerprint(sized)).not.toBe(plan.fingerprint);
+	});
+	it('show a rule that was broken by hand, in its place', () => {
+		const peas = groupNamed(home, 'Frozen vegetables');
+		const shelf = Object.values(home.nooks).find((n) => n.kind === 'shelf')!;
+		const moved = apply(kept, moveGroup(peas.id, shelf.id));
+		const model = buildZoneModel(moved);
+		const broken = brokenRules(
+			model,
+			layoutOf(model, moved.zonePlans['p1']!.assignments).assignment
+		);
+		expect(broken).toContainEqual({ groupId: peas.id, nookId: shelf.id, code: 'needs-frozen' });
+	});
+	it('keep the last four', () => {
+		const many = [2, 3, 4, 5, 6].reduce(
+			(h, i) =>
+				apply(
+					h,
+					adoptPlan({ ...plan, id: `p${i}` as never, madeAt: `2026-03-0${i}T09:00:00.000Z` })
+				),
+			kept
+		);
+		expect(Object.keys(many.zonePlans).sort()).toEqual(['p3', 'p4', 'p5', 'p6']);
+		expect(many.activePlanId).toBe('p6');
+	});
+	it('can be undone', () => {
+		const { home: after, inverse } = applyEdit(home, adoptPlan(plan));
+		expect(after.activePlanId).toBe('p1');
+		expect(inverse.length).toBeGreaterThan(0);
+	});
+});

@@ -1,0 +1,186 @@
+import { describe, expect, it } from 'vitest';
+import { demoHome } from '../data/demo';
+import { apply, NOW, tinyHome } from '../core/fixtures/tiny-home';
+import { adoptPlan, toZonePlan, type PlaceResult } from '../core/zoning';
+import { PlaceJob } from '../state/place-job.svelte';
+import { handleFit } from './fit.protocol';
+import { JobClient, type WorkerLike } from './job-client';
+import { serveJobs } from './job-worker';
+import { handlePlace } from './place.protocol';
+import type { Handler, JobReply } from './job.protocol';
+
+/** A worker that runs its handler in this very thread, when told to. */
+class FakeWorker implements WorkerLike {
+	static made: FakeWorker[] = [];
+	terminated = false;
+	private listeners = new Map<string, ((event: Event) => void)[]>();
+	private inside: ((event: MessageEvent<unknown>) => void)[] = [];
+	private inbox: unknown[] = [];
+	constructor(handler: Handler<unknown, unknown>) {
+		FakeWorker.made.push(this);
+		serveJobs(
+			{
+				postMessage: (message: JobReply) =>
+					this.emit('message', { data: structuredClone(message) }),
+				addEventListener: (_: 'message', listener) => void this.inside.push(listener)
+			},
+			handler
+		);
+	}
+	postMessage(message: unknown) {
+		this.inbox.push(structuredClone(message));
+	}
+	work() {
+		for (const data of this.inbox.splice(0))
+			this.inside.forEach((listener) => listener({ data } as MessageEvent));
+	}
+	terminate() {
+		this.terminated = true;
+	}
+	addEventListener(type: string, listener: (event: Event) => void) {
+		this.listeners.set(type, [...(this.listeners.get(type) ?? []), listener]);
+	}
+	emit(type: string, event: object) {
+		if (!this.terminated) this.listeners.get(type)?.forEach((listener) => listener(event as Event));
+	}
+}
+const clientOf = <R, P>(handler: Handler<R, P>) => {
+	FakeWorker.made = [];
+	return new JobClient<R, P>(() => new FakeWorker(handler as Handler<unknown, unknown>));
+};
+const worker = () => FakeWorker.made.at(-1)!;
+const echo: Handler<unknown, number> = (payload, onProgress) => {
+	onProgress?.(0.5);
+	if (payload === 'bad') return { ok: false, issues: [{ code: 'x', path: 'p', reason: 'r' }] };
+	if (payload === 'throw') throw new Error('broke');
+	return { ok: true, result: payload };
+};
+
+describe('the job client', () => {
+	it('passes answers, progress and refusals', async () => {
+		const client = clientOf(echo);
+		const seen: number[] = [];
+		const done = client.run({ a: 1 }, (progress) => seen.push(progress));
+		worker().work();
+		expect(await done).toEqual({ kind: 'done', result: { a: 1 } });
+		expect(seen).toEqual([0.5]);
+		const refused = client.run('bad');
+		worker().work();
+		expect(await refused).toMatchObject({ kind: 'refused', issues: [{ code: 'x' }] });
+		const broken = client.run('throw');
+		worker().work();
+		expect(await broken).toMatchObject({ kind: 'failed', reason: 'broke' });
+		expect(FakeWorker.made).toHaveLength(1);
+	});
+	it('lets the latest win and ends the worker of the one before', async () => {
+		const client = clientOf(echo);
+		const first = client.run(1);
+		const second = client.run(2);
+		expect(await first).toEqual({ kind: 'cancelled' });
+		expect(FakeWorker.made[0]!.terminated).toBe(true);
+		worker().work();
+		expect(await second).toEqual({ kind: 'done', result: 2 });
+	});
+	it('settles what is pending when the worker dies, and starts a new one next time', async () => {
+		const client = clientOf(echo);
+		const lost = client.run(1);
+		worker().emit('error', { message: 'out of memory' });
+		expect(await lost).toMatchObject({ kind: 'failed', reason: 'out of memory' });
+		const next = client.run(2);
+		worker().work();
+		expect(await next).toEqual({ kind: 'done', result: 2 });
+		const garbled = client.run(3);
+		worker().emit('messageerror', {});
+		expect(await garbled).toMatchObject({ kind: 'failed' });
+		const nonsense = client.run(4);
+		worker().emit('message', { data: { hello: 1 } });
+		expect(await nonsense).toMatchObject({ kind: 'failed' });
+	});
+	it('cancels without anything to cancel', () =>
+		expect(() => clientOf(echo).cancel()).not.toThrow());
+});
+
+describe('the handlers', () => {
+	const home = tinyHome();
+	it('place what the core places, the same for the same seed', () => {
+		const once = handlePlace({ home, options: { seed: 4, moves: 3000 } });
+		expect(once).toMatchObject({ ok: true, result: { overflow: [], seed: 4 } });
+		expect(handlePlace({ home, options: { seed: 4, moves: 3000 } })).toEqual(once);
+	});
+	it('say what of a question they do not understand', () => {
+		expect(handlePlace({ home: { ...home, name: 5 } })).toMatchObject({
+			ok: false,
+			issues: [{ path: 'home.name' }]
+		});
+		expect(handlePlace(null)).toMatchObject({ ok: false });
+		expect(handlePlace({ home, options: { budgetMs: -1 } })).toMatchObject({
+			ok: false,
+			issues: [{ path: 'options.budgetMs' }]
+		});
+		expect(handleFit({ home, options: { nookIds: ['nowhere'] } })).toMatchObject({
+			ok: false,
+			issues: [{ code: 'unknown-nook' }]
+		});
+		expect(handleFit({ home })).toMatchObject({ ok: false });
+	});
+	it('fit nook after nook with progress', () => {
+		const placed = handlePlace({ home, options: { moves: 3000 } });
+		if (!placed.ok) throw new Error('not placed');
+		const planned = apply(home, adoptPlan(toZonePlan(placed.result, 'p', 'Plan', NOW)));
+		const nookIds = [...new Set(placed.result.assignments.map((a) => a.nookId))];
+		const seen: number[] = [];
+		const result = handleFit({ home: planned, options: { nookIds } }, ({ done }) =>
+			seen.push(done)
+		);
+		expect(result).toMatchObject({ ok: true });
+		expect(seen).toEqual(nookIds.map((_, i) => i + 1));
+	});
+});
+
+describe('a run of the planner', () => {
+	const run = async (act: (job: PlaceJob) => void) => {
+		const client = clientOf(handlePlace);
+		const job = new PlaceJob(client as never);
+		const result = job.start(tinyHome(), { seed: 1, moves: 90_000 });
+		act(job);
+		return { job, result: (await result) as PlaceResult | null };
+	};
+	it('ends with the plan and is idle again', async () => {
+		const { job, result } = await run(() => worker().work());
+		expect(result).toMatchObject({ overflow: [] });
+		expect(job.state).toEqual({ kind: 'idle' });
+	});
+	it('keeps nothing when it is stopped before the first plan', async () => {
+		const { result } = await run((job) => job.stop());
+		expect(result).toBeNull();
+	});
+	it('keeps the best so far when it is stopped later', async () => {
+		const best = {
+			status: 'stopped',
+			assignments: [],
+			overflow: [],
+			objective: 5,
+			bound: 1,
+			seed: 1,
+			fingerprint: ''
+		};
+		const { result } = await run((job) => {
+			worker().emit('message', {
+				data: { kind: 'progress', id: 1, progress: { doneShare: 0.4, best } }
+			});
+			expect(job.state).toMatchObject({ kind: 'running', progress: { doneShare: 0.4 } });
+			job.stop();
+		});
+		expect(result).toEqual(best);
+	});
+	it('says why it failed', async () => {
+		const { job, result } = await run(() => worker().emit('error', { message: 'gone' }));
+		expect(result).toBeNull();
+		expect(job.state).toEqual({ kind: 'failed', reason: 'gone' });
+	});
+});
+
+it('plans the demo home without overflow', () => {
+	const placed = handlePlace({ home: demoHome(NOW), options: { seed: 1, moves: 100_000 } });
+	expect(placed).toMatchObject({ ok: true, result: { overflow: [] } });
+});
