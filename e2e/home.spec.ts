@@ -35,6 +35,8 @@ test('a home of one’s own from nothing, through all eight stages', async ({ pa
 		'1 saucepan'
 	]) {
 		await line.fill(text);
+		// The first date that can be read two ways is asked about, once.
+		if (text.includes('05/03/26')) await page.getByRole('button', { name: 'Day first' }).click();
 		await line.press('Enter');
 		await expect(line).toHaveValue('');
 	}

@@ -48,7 +48,7 @@ test('Clear: type, see what is understood, decide by one letter, take it back', 
 	page
 }) => {
 	await openDemo(page, 'Clear');
-	await page.getByLabel('Place').selectOption({ label: 'Larder shelf 2 (4 past)' });
+	await page.getByRole('combobox', { name: 'Place' }).selectOption('larder-2');
 	const line = page.getByLabel('Entry line: one thing');
 	await line.fill('3 tins chopped tomatoes 400g bb 03/27 dent');
 	for (const chip of [
@@ -125,7 +125,7 @@ test('Place: solve, read the reason, move by keyboard, pin, solve again', async 
 	await solve(page);
 	const panel = page.getByRole('complementary', { name: 'Reasons and figures' });
 	await expect(panel.getByRole('row', { name: /metres walked/ })).toContainText(/[\d,]+\s*[\d,]+/);
-	await expect(panel).toContainText(/at most \d+\.\d % from the best/);
+	await expect(panel).toContainText(/at\s+most \d+\.\d % from the best/);
 	const tag = page.getByRole('button', { name: /^Tag Hot drinks in / });
 	await tag.focus();
 	await page.keyboard.press('Enter');
@@ -133,19 +133,19 @@ test('Place: solve, read the reason, move by keyboard, pin, solve again', async 
 	await expect(panel).toContainText(/Next best with room|No better place/);
 	// While it is held every place says what it would cost, or why not.
 	await expect(
-		page.getByRole('button', { name: /^Over the sink, lowest shelf: ([+−]\d+|here)/ })
+		page.getByRole('button', { name: /^Over the sink, middle shelf: ([+−]\d+|here)/ })
 	).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Freezer drawer, top: no' })).toBeVisible();
-	const target = page.getByRole('button', { name: /^Over the sink, lowest shelf: / });
+	const target = page.getByRole('button', { name: /^Over the sink, middle shelf: / });
 	await target.focus();
 	await page.keyboard.press('Enter');
 	await expect(
-		page.getByRole('button', { name: 'Tag Hot drinks in Over the sink, lowest shelf' })
+		page.getByRole('button', { name: 'Tag Hot drinks in Over the sink, middle shelf' })
 	).toBeVisible();
 	await panel.getByRole('button', { name: 'Pin here' }).click();
 	await solve(page);
 	await expect(
-		page.getByRole('button', { name: 'Tag Hot drinks in Over the sink, lowest shelf, pinned' })
+		page.getByRole('button', { name: 'Tag Hot drinks in Over the sink, middle shelf, pinned' })
 	).toBeVisible();
 });
 
@@ -210,10 +210,10 @@ test('Fit, Mark: containers go in and are bought; their labels come as PDF and S
 		page.getByRole('button', { name: 'SVG' }).click()
 	]);
 	const drawing = await textOf(svg);
-	expect(drawing).toContain('width="210mm" height="297mm"');
-	expect(drawing).toContain('Our own words');
-	expect(drawing).toContain('data:font/ttf;base64,');
-	await page.getByLabel('Sheet', { exact: true }).selectOption('letter-30');
+	expect(drawing.slice(0, 200)).toContain('width="210mm" height="297mm"');
+	expect(drawing.replace(/base64,[^)]*/, '')).toContain('>Our own</text>');
+	expect(drawing.includes('data:font/ttf;base64,')).toBe(true);
+	await page.getByRole('combobox', { name: 'Sheet' }).selectOption('letter-30');
 	await expect(page.getByText(/Letter paper/)).toBeVisible();
 });
 

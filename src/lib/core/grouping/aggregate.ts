@@ -1,5 +1,6 @@
 import {
 	categoryOf,
+	memoOn,
 	pieceVolumeMl,
 	usesPerWeek,
 	type Group,
@@ -60,11 +61,14 @@ export interface Holding {
 	readonly pieces: number;
 }
 
-/** Gathers the things of each group with their stock; things without a group stand under `null`. */
-export function holdingsByGroup(home: Home): Map<string | null, Holding[]> {
+function computeHoldings(home: Home): ReadonlyMap<string | null, readonly Holding[]> {
 	const lots = new Map<string, Lot[]>();
 	for (const lot of Object.values(home.lots))
-		if (lot.count > 0) lots.set(lot.thingId, [...(lots.get(lot.thingId) ?? []), lot]);
+		if (lot.count > 0) {
+			const list = lots.get(lot.thingId);
+			if (list) list.push(lot);
+			else lots.set(lot.thingId, [lot]);
+		}
 	const groups = new Map<string | null, Holding[]>();
 	for (const thing of Object.values(home.things).sort((a, b) => (a.id < b.id ? -1 : 1))) {
 		const own = lots.get(thing.id) ?? [];
@@ -74,10 +78,18 @@ export function holdingsByGroup(home: Home): Map<string | null, Holding[]> {
 			0
 		);
 		const key = thing.groupId && home.groups[thing.groupId] ? thing.groupId : null;
-		groups.set(key, [...(groups.get(key) ?? []), { thing, lots: own, pieces }]);
+		const list = groups.get(key);
+		if (list) list.push({ thing, lots: own, pieces });
+		else groups.set(key, [{ thing, lots: own, pieces }]);
 	}
 	return groups;
 }
+
+/** Gathers the things of each group with their stock; things without a group stand under `null`. */
+export const holdingsByGroup = memoOn(
+	(home) => [home.things, home.lots, home.groups],
+	computeHoldings
+);
 
 /**
  * Computes the figures of one group from what it holds; hand-set overrides win.
@@ -124,9 +136,12 @@ export function groupFigures(group: Group, holdings: readonly Holding[]): GroupF
 }
 
 /** Computes the figures of every group, by id, whatever the order of the records. */
-export function allGroupFigures(home: Home): GroupFigures[] {
-	const holdings = holdingsByGroup(home);
-	return Object.values(home.groups)
-		.sort((a, b) => (a.id < b.id ? -1 : 1))
-		.map((group) => groupFigures(group, holdings.get(group.id) ?? []));
-}
+export const allGroupFigures = memoOn(
+	(home) => [home.things, home.lots, home.groups],
+	(home): readonly GroupFigures[] => {
+		const holdings = holdingsByGroup(home);
+		return Object.values(home.groups)
+			.sort((a, b) => (a.id < b.id ? -1 : 1))
+			.map((group) => groupFigures(group, holdings.get(group.id) ?? []));
+	}
+);

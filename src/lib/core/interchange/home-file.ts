@@ -31,6 +31,20 @@ export function writeHomeFile(home: Home): string {
 	return JSON.stringify({ format: 'keepnook-home', version: HOME_VERSION, home });
 }
 
+/** What every version of the file has. */
+const FileHead = z.looseObject({
+	format: z.string(),
+	version: z.int(),
+	home: z.unknown().optional()
+});
+
+/** Says in a word what a value is that should have been a home file. */
+function typeOf(value: unknown): string {
+	if (Array.isArray(value)) return 'a list';
+	const format = (value as { format?: unknown } | null)?.format;
+	return typeof format === 'string' ? format.slice(0, 40) : typeof value;
+}
+
 const one = (issue: FileIssue): FileResult => ({ ok: false, issues: [issue] });
 
 function parseJson(text: string): { ok: true; value: unknown } | { ok: false; reason: string } {
@@ -69,17 +83,9 @@ export function readHomeFile(text: string): FileResult {
 		return one({ code: 'file-too-large', bytes: text.length, limit: MAX_FILE_BYTES });
 	const json = parseJson(text);
 	if (!json.ok) return one({ code: 'file-not-json', reason: json.reason });
-	const head = z
-		.looseObject({ format: z.string(), version: z.int(), home: z.unknown() })
-		.safeParse(json.value);
-	if (!head.success || head.data.format !== 'keepnook-home') {
-		const found = head.success
-			? head.data.format
-			: Array.isArray(json.value)
-				? 'a list'
-				: typeof json.value;
-		return one({ code: 'file-wrong-type', found });
-	}
+	const head = FileHead.safeParse(json.value);
+	if (!head.success || head.data.format !== 'keepnook-home')
+		return one({ code: 'file-wrong-type', found: typeOf(json.value) });
 	if (head.data.version > HOME_VERSION)
 		return one({ code: 'file-newer', version: head.data.version, known: HOME_VERSION });
 	return parseHome(migrate(head.data.home, head.data.version));

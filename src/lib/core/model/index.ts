@@ -29,3 +29,4 @@ export {
 export { USES_PER_WEEK, usesPerWeek } from './uses';
 export { categoryOf, categoryFromName, CATEGORIES, type Category } from './categories';
 export { pieceVolumeMl } from './volume';
+export { memoOn } from './memo';

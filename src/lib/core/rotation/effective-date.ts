@@ -1,3 +1,4 @@
+import { isDraft } from 'immer';
 import { addDays, categoryOf, type Lot, type Thing } from '../model';
 import { lifeOf } from './life';
 
@@ -12,13 +13,7 @@ export interface EffectiveDate {
 /** Days that thawed goods keep in a fridge when the table has no row (public food-safety guidance). */
 const THAWED_DAYS = 1;
 
-/**
- * Gives the date a lot should be used by: the earliest of the printed date, opening + life, thawing + life,
- * and freezing + frozen life. While frozen, the printed date sleeps: the cold holds it. Ties go to the
- * printed date. Null when nothing is known.
- * @example effectiveDate(openKetchup, ketchup) // { on: '2027-06-30', basis: 'opened', lifeDays: 180 }
- */
-export function effectiveDate(lot: Lot, thing: Thing): EffectiveDate | null {
+function computeDate(lot: Lot, thing: Thing): EffectiveDate | null {
 	const { printed, openedOn, frozenOn, thawedOn } = lot.dates;
 	const life = lifeOf(thing);
 	const found: EffectiveDate[] = [];
@@ -43,4 +38,22 @@ export function effectiveDate(lot: Lot, thing: Thing): EffectiveDate | null {
 		(first, date) => (!first || date.on < first.on ? date : first),
 		null
 	);
+}
+
+// Lots are never changed in place, so an answer holds as long as the lot and its thing are the same.
+const known = new WeakMap<Lot, { thing: Thing; date: EffectiveDate | null }>();
+
+/**
+ * Gives the date a lot should be used by: the earliest of the printed date, opening + life, thawing + life,
+ * and freezing + frozen life. While frozen, the printed date sleeps: the cold holds it. Ties go to the
+ * printed date. Null when nothing is known.
+ * @example effectiveDate(openKetchup, ketchup) // { on: '2027-06-30', basis: 'opened', lifeDays: 180 }
+ */
+export function effectiveDate(lot: Lot, thing: Thing): EffectiveDate | null {
+	if (isDraft(lot) || isDraft(thing)) return computeDate(lot, thing);
+	const found = known.get(lot);
+	if (found?.thing === thing) return found.date;
+	const date = computeDate(lot, thing);
+	known.set(lot, { thing, date });
+	return date;
 }

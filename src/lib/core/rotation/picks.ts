@@ -1,4 +1,4 @@
-import { daysBetween, type Home, type Lot, type Thing } from '../model';
+import { addDays, daysBetween, type Home, type Lot, type Thing } from '../model';
 import { effectiveDate, type EffectiveDate } from './effective-date';
 
 export interface Pick {
@@ -37,7 +37,15 @@ export function picksOf(home: Home, today: string): Pick[] {
 
 /** Lists what should be used within `days` (or is past its date), first to use on top. */
 export function useFirst(home: Home, today: string, days = 14): Pick[] {
-	return picksOf(home, today).filter((pick) => pick.daysLeft !== null && pick.daysLeft <= days);
+	const last = addDays(today, days);
+	return Object.values(home.lots)
+		.flatMap((lot): Pick[] => {
+			const thing = lot.count > 0 ? home.things[lot.thingId] : undefined;
+			const date = thing ? effectiveDate(lot, thing) : null;
+			if (!thing || !date || date.on > last) return [];
+			return [{ lot, thing, date, daysLeft: daysBetween(today, date.on) }];
+		})
+		.sort(byFirstExpired);
 }
 
 /** Picks the lot of a thing that should be taken next; null when there is none. */

@@ -1,4 +1,13 @@
-import type { Cabinet, Home, Nook, NookKind, Point, Room, Run } from '../model';
+import {
+	memoOn,
+	type Cabinet,
+	type Home,
+	type Nook,
+	type NookKind,
+	type Point,
+	type Room,
+	type Run
+} from '../model';
 
 /** A nook with the cabinet, run and room it stands in. */
 export interface NookPlace {
@@ -22,11 +31,7 @@ const least = (room: Room, side: 'x' | 'y') =>
 const byId = (a: { readonly id: string }, b: { readonly id: string }) =>
 	a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
 
-/**
- * Lists the nooks in walking order: rooms from the top of the plan and from the left, then run, then along it from
- * left to right, then from the top down. The order of the records does not matter.
- */
-export function nooksInOrder(home: Home): NookPlace[] {
+function sortNooks(home: Home): readonly NookPlace[] {
 	return Object.keys(home.nooks)
 		.map((id) => placeOfNook(home, id))
 		.filter((place) => place !== null)
@@ -43,6 +48,15 @@ export function nooksInOrder(home: Home): NookPlace[] {
 				byId(a.nook, b.nook)
 		);
 }
+
+/**
+ * Lists the nooks in walking order: rooms from the top of the plan and from the left, then run, then along it from
+ * left to right, then from the top down. The order of the records does not matter.
+ */
+export const nooksInOrder = memoOn(
+	(home) => [home.nooks, home.cabinets, home.runs, home.rooms],
+	sortNooks
+);
 
 /** Unit vectors of a run: along it, and towards the person who stands before it. */
 export function runAxes(run: Run): { along: Point; towards: Point; lengthMm: number } {

@@ -1,4 +1,4 @@
-import type { Home, Point, Room } from '../model';
+import { memoOn, type Home, type Point, type Room } from '../model';
 import { nooksInOrder, runAxes, standingPoint } from './place';
 
 /** Side of a grid cell, mm: half of what a person needs to pass, so that no gap is lost. */
@@ -139,11 +139,7 @@ function flood(grid: Grid, from: number): Float64Array {
 	return far;
 }
 
-/**
- * Measures the shortest walk on the plan, round bodies and through doorways, from every station and every
- * nook's standing point to every nook. Order of nooks is walking order; a pure function of the survey.
- */
-export function walkingDistances(home: Home): WalkingDistances {
+function measureWalks(home: Home): WalkingDistances {
 	const places = nooksInOrder(home);
 	const stations = Object.values(home.stations).sort((a, b) => (a.id < b.id ? -1 : 1));
 	const N = places.length;
@@ -173,3 +169,12 @@ export function walkingDistances(home: Home): WalkingDistances {
 		nookToNookMm
 	};
 }
+
+/**
+ * Measures the shortest walk on the plan, round bodies and through doorways, from every station and every
+ * nook's standing point to every nook. Order of nooks is walking order; a pure function of the survey.
+ */
+export const walkingDistances = memoOn(
+	(home) => [home.nooks, home.cabinets, home.runs, home.rooms, home.stations],
+	measureWalks
+);

@@ -1,5 +1,12 @@
 import { allGroupFigures, PILE_MM, ROW_DEPTH_MM, type GroupFigures } from '../grouping';
-import { categoryOf, fingerprint, type Home, type Person, type StationKind } from '../model';
+import {
+	categoryOf,
+	fingerprint,
+	memoOn,
+	type Home,
+	type Person,
+	type StationKind
+} from '../model';
 import {
 	baseAboveFloorMm,
 	isPullOut,
@@ -90,27 +97,35 @@ function stationShares(home: Home, figures: GroupFigures): Map<StationKind, numb
 	return new Map(weighed.map(([kind, share]) => [kind, share / sum]));
 }
 
-/** Average walk from a group's stations to nook `n`, mm; the nearest station of each kind counts. */
-function walkTo(
+/** Shortest walk from a station of each kind to every nook, mm; a kind the home lacks is stood in for by the next. */
+function walksByKind(
 	home: Home,
-	walking: WalkingDistances,
-	shares: Map<StationKind, number>,
-	n: number
-): number {
+	walking: WalkingDistances
+): (kind: StationKind) => Float64Array | null {
 	const N = walking.nookIds.length;
-	const nearest = (kind: StationKind) =>
-		walking.stationIds.reduce(
-			(least, id, s) =>
-				home.stations[id]!.kind === kind
-					? Math.min(least, walking.stationToNookMm[s * N + n]!)
-					: least,
-			Infinity
-		);
-	let sum = 0;
+	const nearest = new Map<StationKind, Float64Array>();
+	walking.stationIds.forEach((id, s) => {
+		const { kind } = home.stations[id]!;
+		const row = nearest.get(kind) ?? new Float64Array(N).fill(Infinity);
+		for (let n = 0; n < N; n++) row[n] = Math.min(row[n]!, walking.stationToNookMm[s * N + n]!);
+		nearest.set(kind, row);
+	});
+	return (kind) => {
+		const found = [kind, ...(INSTEAD[kind] ?? [])].find((other) => nearest.has(other));
+		return found ? nearest.get(found)! : null;
+	};
+}
+
+/** Average walk from a group's stations to every nook, weighted by its uses, mm. */
+function walksOf(
+	shares: ReadonlyMap<StationKind, number>,
+	walksFrom: (kind: StationKind) => Float64Array | null,
+	N: number
+): Float64Array {
+	const sum = new Float64Array(N);
 	for (const [kind, share] of shares) {
-		const tries = [kind, ...(INSTEAD[kind] ?? [])];
-		const found = tries.find((k) => Object.values(home.stations).some((s) => s.kind === k));
-		if (found) sum += share * nearest(found);
+		const row = walksFrom(kind);
+		if (row && share > 0) for (let n = 0; n < N; n++) sum[n]! += share * row[n]!;
 	}
 	return sum;
 }
@@ -165,35 +180,42 @@ function capacityOf(
 	];
 }
 
+// Keyed by id, since the order of records is not part of a home; names, prices and dates do not move a plan.
+const printOfThings = memoOn(
+	(home) => [home.things],
+	(home) =>
+		fingerprint(
+			Object.fromEntries(
+				Object.values(home.things).map((thing) => [
+					thing.id,
+					{ ...thing, name: '', lifeKey: null, parPacks: null, priceMinor: null, avoid: false }
+				])
+			)
+		)
+);
+const printOfStock = memoOn(
+	(home) => [home.lots],
+	(home) =>
+		fingerprint(
+			Object.fromEntries(
+				Object.values(home.lots).map((lot) => [
+					lot.id,
+					[lot.thingId, Math.ceil(lot.count), lot.nookId]
+				])
+			)
+		)
+);
+const printOfPlaces = memoOn(
+	(home) => [home.nooks, home.cabinets, home.runs, home.rooms, home.stations],
+	({ nooks, cabinets, runs, rooms, stations }) =>
+		fingerprint([nooks, cabinets, runs, rooms, stations])
+);
+
 /** Fingerprint of everything a zone plan is computed from; plans with another one are stale. */
 export function zoneFingerprint(home: Home): string {
-	const { settings, schools, pins, people, pets, rooms, runs, stations, cabinets, nooks, groups } =
-		home;
-	// Keyed by id, since the order of records is not part of a home.
-	const things = Object.fromEntries(
-		Object.values(home.things).map((thing) => [
-			thing.id,
-			{ ...thing, name: '', lifeKey: null, parPacks: null, priceMinor: null, avoid: false }
-		])
-	);
-	const stock = Object.fromEntries(
-		Object.values(home.lots).map((lot) => [lot.id, [lot.thingId, Math.ceil(lot.count), lot.nookId]])
-	);
-	return fingerprint([
-		settings,
-		schools,
-		pins,
-		people,
-		pets,
-		rooms,
-		runs,
-		stations,
-		cabinets,
-		nooks,
-		groups,
-		things,
-		stock
-	]);
+	const { settings, schools, pins, people, pets, groups } = home;
+	const parts = [printOfThings(home), printOfStock(home), printOfPlaces(home)];
+	return fingerprint([settings, schools, pins, people, pets, groups, parts]);
 }
 
 /** Builds the planner's view of a home. A pure function; nothing is random. Costs O(groups × nooks). */
@@ -209,6 +231,7 @@ export function buildZoneModel(home: Home): ZoneModel {
 	const nookIndex = new Map(places.map((place, n) => [place.nook.id as string, n]));
 	const { effort } = home.settings;
 	const N = places.length;
+	const walksFrom = walksByKind(home, walking);
 
 	const parts: Part[] = [];
 	const cells: Cell[] = [];
@@ -216,7 +239,7 @@ export function buildZoneModel(home: Home): ZoneModel {
 	for (const figures of allGroupFigures(home)) {
 		if (figures.pieces === 0) continue;
 		const people = peopleOf(home, figures);
-		const shares = stationShares(home, figures);
+		const walks = walksOf(stationShares(home, figures), walksFrom, N);
 		const at = nookIndex.get(now.get(figures.groupId) ?? '') ?? -1;
 		const row = places.map((place, n): Cell => {
 			const base = baseAboveFloorMm(place);
@@ -229,7 +252,7 @@ export function buildZoneModel(home: Home): ZoneModel {
 				people,
 				effort
 			);
-			const walkMm = walkTo(home, walking, shares, n);
+			const walkMm = walks[n]!;
 			const hard = hardRuleBroken({
 				home,
 				figures,

@@ -50,7 +50,10 @@
 	const LEAST_PX_PER_MM = 0.205;
 	const MOST_TALL_PX = 640;
 	let widthPx = $state(900);
-	const view = $derived(frontGeometry(home, run));
+	// By collection, so that an edit elsewhere in the home does not draw everything anew.
+	const nooks = $derived(home.nooks);
+	const cabinets = $derived(home.cabinets);
+	const view = $derived(frontGeometry({ nooks, cabinets }, run));
 	const wide = $derived(view.lengthMm + 2 * PAD);
 	const tall = $derived(view.heightMm + 210);
 	const scale = $derived(

@@ -27,9 +27,10 @@ const LEAST_MM = 60;
 const RACKED: ReadonlySet<Nook['kind']> = new Set(['shelf', 'undersink']);
 
 /** Lays out the front view of a run: cabinets and nooks in mm, the floor at the bottom. */
-export function frontGeometry(home: Home, run: Run): FrontGeometry {
+export function frontGeometry(home: Pick<Home, 'cabinets' | 'nooks'>, run: Run): FrontGeometry {
 	const cabinets = Object.values(home.cabinets).filter((cabinet) => cabinet.runId === run.id);
-	const nooks = Object.values(home.nooks);
+	const own = new Set<string>(cabinets.map((cabinet) => cabinet.id));
+	const nooks = Object.values(home.nooks).filter((nook) => own.has(nook.cabinetId));
 	const top = (cabinet: Cabinet) =>
 		Math.max(
 			cabinet.baseMm + cabinet.heightMm,

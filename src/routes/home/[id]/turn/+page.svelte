@@ -19,6 +19,7 @@
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
 	import StageHead from '$lib/ui/frame/StageHead.svelte';
+	import VirtualList from '$lib/ui/frame/VirtualList.svelte';
 
 	const getStore = getHomeStore();
 	const store = $derived(getStore());
@@ -29,7 +30,11 @@
 	const shown = $derived(
 		nookId ? picksOf(home, today()).filter((pick) => pick.lot.nookId === nookId) : soon
 	);
-	const flagged = $derived(new Set(soon.map((pick) => pick.lot.nookId as string).filter(Boolean)));
+	/** As text first: an edit that flags the same places draws nothing anew. */
+	const flaggedIds = $derived(
+		[...new Set(soon.map((pick) => pick.lot.nookId as string))].filter(Boolean).sort().join(' ')
+	);
+	const flagged = $derived(new Set(flaggedIds.split(' ')));
 	const list = $derived(shoppingList(home));
 	const cost = $derived(list.reduce((sum, line) => sum + (line.priceMinor ?? 0) * line.buy, 0));
 	const shelves = $derived([...new Set(list.map((line) => line.shelf))]);
@@ -90,41 +95,48 @@
 					>Show all places</button
 				>{/if}
 		</div>
-		<ul>
-			{#each shown as pick (pick.lot.id)}
-				{@const { lot, thing, date, daysLeft } = pick}
-				{@const group = thing.groupId ? home.groups[thing.groupId] : undefined}
-				<li class="row">
-					<span class="when measure" class:past={daysLeft !== null && daysLeft < 0}
-						>{daysLeft === null ? 'no date' : daysText(daysLeft)}</span
-					>
-					<span class="min-w-0">
-						<b>{thing.name}</b>{#if lot.states.includes('open')}{' '}<span class="soft">open</span
-							>{/if}
-						<span class="soft block text-sm"
-							>{date ? `${dateText(date.on)}, ${BASIS[date.basis]}` : 'nothing printed'} · {lot.nookId
-								? home.nooks[lot.nookId]?.name
-								: 'on the table'}</span
-						>
-					</span>
-					<span class="tag"
-						>{#if group}<TagChip {group} short />{/if}</span
-					>
-					<span class="measure count">{lot.count}</span>
-					<button class="tool" onclick={() => take(pick)} aria-label="Take down one {thing.name}"
-						><Minus size={18} />1</button
-					>
-				</li>
-			{:else}
-				<li class="py-4">{nookId ? 'Nothing stands here.' : 'Nothing is due. Well kept.'}</li>
-			{/each}
-		</ul>
+		{#if shown.length}
+			<VirtualList
+				items={shown}
+				key={(pick) => pick.lot.id}
+				estimatePx={56}
+				label={nookId ? 'Stock here' : 'Use first'}
+				row={stockRow}
+			/>
+		{:else}
+			<p class="py-4">{nookId ? 'Nothing stands here.' : 'Nothing is due. Well kept.'}</p>
+		{/if}
 		<p class="soft mt-3 text-sm">
 			Past a use-by date: do not eat it, whatever it smells of. Past a best-before date: look,
 			smell, decide in Clear.
 		</p>
 	{/if}
 </Bench>
+
+{#snippet stockRow(pick: Pick)}
+	{@const { lot, thing, date, daysLeft } = pick}
+	{@const group = thing.groupId ? home.groups[thing.groupId] : undefined}
+	<div class="row">
+		<span class="when measure" class:past={daysLeft !== null && daysLeft < 0}
+			>{daysLeft === null ? 'no date' : daysText(daysLeft)}</span
+		>
+		<span class="min-w-0">
+			<b>{thing.name}</b>{#if lot.states.includes('open')}{' '}<span class="soft">open</span>{/if}
+			<span class="soft block text-sm"
+				>{date ? `${dateText(date.on)}, ${BASIS[date.basis]}` : 'nothing printed'} · {lot.nookId
+					? home.nooks[lot.nookId]?.name
+					: 'on the table'}</span
+			>
+		</span>
+		<span class="tag"
+			>{#if group}<TagChip {group} short />{/if}</span
+		>
+		<span class="measure count">{lot.count}</span>
+		<button class="tool" onclick={() => take(pick)} aria-label="Take down one {thing.name}"
+			><Minus size={18} />1</button
+		>
+	</div>
+{/snippet}
 
 {#snippet panel()}
 	<h2>Shopping list</h2>

@@ -1,0 +1,57 @@
+import { readFileSync } from 'node:fs';
+import { solveAssignment, type AssignmentProblem } from '../src/lib/core/zoning';
+import { round } from './measure';
+
+interface Instance {
+	readonly G: number;
+	readonly N: number;
+	readonly cap: number[];
+	readonly dem: number[];
+	readonly cost: number[][];
+	readonly nookDist: number[][];
+	readonly pairs: [number, number, number][];
+}
+
+/** Moves a millisecond that the search makes here, to turn a budget into a count. */
+const MOVES_PER_MS = 900;
+/** Leaving a group out costs more than any plan that has it in. */
+const LEFT_OUT = 1e7;
+
+/** Reads a problem file into the solver's arrays; −1 in the costs forbids. */
+export function readInstance(instance: Instance): AssignmentProblem {
+	const { G, N, cap, dem, cost, nookDist, pairs } = instance;
+	return {
+		G,
+		N,
+		K: 1,
+		demand: Float64Array.from(dem),
+		capacity: Float64Array.from(cap),
+		cost: Float64Array.from(cost.flat(), (value) => (value < 0 ? Infinity : value)),
+		overflow: new Float64Array(G).fill(LEFT_OUT),
+		pairs: pairs.map(([a, b, near]) => ({ a, b, near, together: 0 })),
+		distance: Float64Array.from(nookDist.flat()),
+		kinds: new Uint8Array(G),
+		conflicts: new Uint8Array(G)
+	};
+}
+
+/** Solves one file within a budget, a ceiling in ms. */
+export function benchAssignment(file: string, budgetMs: number): object {
+	const problem = readInstance(JSON.parse(readFileSync(file, 'utf8')) as Instance);
+	const from = performance.now();
+	const { assignment, objective, bound } = solveAssignment(problem, {
+		seed: 1,
+		moves: Math.max(1000, budgetMs * MOVES_PER_MS)
+	});
+	const ms = round(performance.now() - from);
+	const whole = assignment.every((n) => n >= 0);
+	const status = !whole ? 'not-found' : objective - bound < 1 - 1e-6 ? 'optimal' : 'bounded';
+	return {
+		file,
+		status,
+		objective,
+		bound: Math.ceil(bound - 1e-6),
+		ms,
+		assignment: [...assignment]
+	};
+}

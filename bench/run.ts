@@ -1,0 +1,22 @@
+// npm run bench                     the product's own figures, one JSON line each
+// npm run bench -- browser          first-screen script, and a large home in the browser (needs a build)
+// npm run bench -- assignment FILE… [--budget MS]   problem files, one JSON line a file
+import { benchAssignment } from './assignment';
+import { benchBrowser } from './browser';
+import { benchHome } from './home';
+
+const args = process.argv.slice(2);
+const budgetAt = args.indexOf('--budget');
+const budgetMs = budgetAt >= 0 ? Number(args.splice(budgetAt, 2)[1]) : 2000;
+const print = (line: object) => console.log(JSON.stringify(line));
+const [kind, ...files] = args;
+
+if (kind === 'assignment') for (const file of files) print(benchAssignment(file, budgetMs));
+else if (kind === 'browser') for (const line of await benchBrowser()) print(line);
+else if (kind === undefined) {
+	for (const line of benchHome()) print(line);
+	for (const line of await benchBrowser()) print(line);
+} else {
+	console.error(`No bench called “${kind}”. Use: assignment FILE…, browser, or nothing.`);
+	process.exit(2);
+}
