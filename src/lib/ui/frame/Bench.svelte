@@ -6,14 +6,16 @@
 		/** The reason panel: at the right, on a phone below. */
 		panel?: Snippet | undefined;
 		panelLabel?: string;
+		/** On a small screen: the panel comes up from below, over the drawing. */
+		raised?: boolean;
 	}
-	let { children, panel, panelLabel = 'Details' }: Props = $props();
+	let { children, panel, panelLabel = 'Details', raised = false }: Props = $props();
 </script>
 
-<div class="bench" class:with-panel={!!panel}>
+<div class="bench" class:with-panel={!!panel} class:has-raised={raised && !!panel}>
 	<div class="middle">{@render children()}</div>
 	{#if panel}
-		<aside aria-label={panelLabel}>{@render panel()}</aside>
+		<aside aria-label={panelLabel} class:raised>{@render panel()}</aside>
 	{/if}
 </div>
 
@@ -30,6 +32,24 @@
 		padding: 1rem;
 		border-top: 1px solid var(--color-base-300);
 		background: var(--color-base-200);
+	}
+	@media (max-width: 1023px) {
+		.has-raised .middle {
+			padding-bottom: 56dvh;
+		}
+		aside.raised {
+			position: fixed;
+			inset: auto 0 0 84px;
+			z-index: 25;
+			max-height: 56dvh;
+			overflow-y: auto;
+			border-top: 3px solid var(--color-primary);
+		}
+	}
+	@media (max-width: 767px) {
+		aside.raised {
+			inset: auto 0 calc(56px + env(safe-area-inset-bottom)) 0;
+		}
 	}
 	@media (min-width: 1024px) {
 		.bench.with-panel {

@@ -52,7 +52,7 @@
 			</ul>
 		{/if}
 	</div>
-	<div class="tools">
+	<div class="tools steps">
 		<button
 			class="tool tool-quiet"
 			disabled={!store.undoLabel}
@@ -72,6 +72,9 @@
 		<span class="saved" class:failed={store.saveState === 'failed'} role="status"
 			>{SAVE_WORDS[store.saveState]}</span
 		>
+	</div>
+	<i class="break" aria-hidden="true"></i>
+	<div class="tools choices">
 		<label class="units">
 			<span class="sr-only">Units</span>
 			<select
@@ -147,6 +150,9 @@
 		padding: 0.5rem 0.75rem;
 		border-bottom: 1px solid var(--color-base-300);
 	}
+	.break {
+		display: none;
+	}
 	.tools {
 		display: flex;
 		align-items: center;
@@ -175,25 +181,39 @@
 	}
 	@media (max-width: 640px) {
 		.bar {
-			gap: 0.25rem;
-			padding: 0.25rem 0.5rem;
+			gap: 0 0.25rem;
+			padding: 0 0.5rem;
 			flex-wrap: wrap;
 		}
 		.home {
-			flex: 1 1 auto;
-			max-width: calc(100% - 15rem);
+			order: 1;
+			flex: 1 1 0;
+			display: block;
+			line-height: 44px;
+		}
+		.steps {
+			order: 2;
 		}
 		.search {
 			order: 3;
-			flex-basis: 100%;
+			flex: 1 1 0;
 			max-width: none;
+			margin-left: 0.4rem;
+		}
+		.choices {
+			order: 4;
+		}
+		.break {
+			display: block;
+			order: 2;
+			flex-basis: 100%;
 		}
 		.saved {
 			min-width: 0;
-			font-size: 0.8rem;
+			font-size: 0.85rem;
 		}
 		.units select {
-			min-width: 4.4rem;
+			min-width: 4.6rem;
 			padding-inline: 0.4rem;
 		}
 	}

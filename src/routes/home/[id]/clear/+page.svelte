@@ -86,6 +86,8 @@
 		)
 	);
 	let picked = $state<string | null>(null);
+	/** On a small screen: the advice stands over the pile until it is put away. */
+	let deciding = $state(false);
 	const current = $derived(
 		queue.find((lot) => lot.id === picked) ?? queue.find((lot) => open.has(lot.id))
 	);
@@ -155,7 +157,7 @@
 </script>
 
 <svelte:window onkeydown={keys} />
-<Bench panel={current ? reason : undefined} panelLabel="Advice">
+<Bench raised={deciding} panel={current ? reason : undefined} panelLabel="Advice">
 	<StageHead stage="clear">
 		{#if places.length}
 			<label class="flex items-center gap-2"
@@ -209,7 +211,10 @@
 				<li class:now={lot.id === current?.id}>
 					<button
 						class="row"
-						onclick={() => (picked = lot.id)}
+						onclick={() => {
+							picked = lot.id;
+							deciding = true;
+						}}
 						aria-current={lot.id === current?.id ? 'true' : undefined}
 					>
 						<span class="measure count">{lot.count}</span>
@@ -247,7 +252,12 @@
 {#snippet reason()}
 	{#if current}
 		{@const thing = home.things[current.thingId]!}
-		<p class="soft">{open.size} to decide here</p>
+		<div class="flex items-center justify-between">
+			<p class="soft">{open.size} to decide here</p>
+			{#if deciding}<button class="tool tool-quiet lg:hidden" onclick={() => (deciding = false)}
+					>Put away</button
+				>{/if}
+		</div>
 		<h2 class="mb-1">{current.count} × {thing.name}</h2>
 		<p class="soft mb-3">{categoryOf(thing.category).name}. {when(current)}.</p>
 		{#each advice as item, i (item.code)}

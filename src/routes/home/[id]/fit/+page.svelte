@@ -58,7 +58,8 @@
 	);
 	let results = $state.raw<Record<string, FitResult>>({});
 	const result = $derived(nookId ? results[nookId] : undefined);
-	let style = $state<ArrangementName>('house-first');
+	/** null: the best one. */
+	let style = $state<ArrangementName | null>(null);
 	const arrangements = $derived(result && 'arrangements' in result ? result.arrangements : []);
 	const arrangement = $derived(arrangements.find((a) => a.name === style) ?? arrangements[0]);
 	const shown = $derived<Pick<Arrangement, 'placements' | 'standing' | 'leftOver'> | null>(
@@ -88,6 +89,7 @@
 	}
 	async function fitOne() {
 		if (!nookId) return;
+		style = null;
 		const [found] = await run([nookId]);
 		if (found) results = { ...results, [nookId]: found };
 	}
@@ -117,9 +119,11 @@
 			<span role="status" class="measure">fitting {busy.done} of {busy.of}</span>
 			<button class="tool" onclick={() => client.cancel()}>Stop</button>
 		{:else if places.length}
-			<button class="tool" disabled={!without.length} onclick={fitAll}
-				><Boxes size={18} />Fit the {without.length} open places</button
-			>
+			{#if without.length}
+				<button class="tool" onclick={fitAll}
+					><Boxes size={18} />Fit the {without.length} open places</button
+				>
+			{/if}
 			<button class="tool" class:tool-now={!kept || keptStale} onclick={fitOne}
 				>Fit this place</button
 			>

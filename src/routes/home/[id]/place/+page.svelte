@@ -162,7 +162,7 @@
 	onpointermove={move}
 	onpointerup={up}
 />
-<Bench panel={plan ? panel : undefined} panelLabel="Reasons and figures">
+<Bench raised={!!looked && !held} panel={plan ? panel : undefined} panelLabel="Reasons and figures">
 	<StageHead stage="place">
 		{#if job.state.kind === 'running'}
 			<span role="status" class="measure"

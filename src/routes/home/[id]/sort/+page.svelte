@@ -50,7 +50,7 @@
 	const uses = (value: number) => (value >= 10 ? value.toFixed(0) : value.toFixed(1));
 </script>
 
-<Bench panel={group && own ? sheet : undefined} panelLabel="Group">
+<Bench raised={!!group} panel={group && own ? sheet : undefined} panelLabel="Group">
 	<StageHead stage="sort">
 		<label class="flex items-center gap-2"
 			><span class="soft">Order by</span>
@@ -119,7 +119,10 @@
 
 {#snippet sheet()}
 	{#if group && own}
-		<div class="mb-2"><TagChip {group} /></div>
+		<div class="mb-2 flex items-start justify-between gap-2">
+			<TagChip {group} />
+			<button class="tool tool-quiet -mt-2" onclick={() => (chosen = null)}>Close</button>
+		</div>
 		<dl class="figures">
 			<dt>Litres</dt>
 			<dd class="measure">{formatVolume(own.volumeMl)}</dd>

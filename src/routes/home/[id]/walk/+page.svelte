@@ -106,12 +106,13 @@
 {/snippet}
 
 <Bench
+	raised={!!nookId}
 	panel={nookId ? sheet : lists}
 	panelLabel={nookId ? 'Nook sheet' : 'To measure and to check'}
 >
 	<StageHead stage="walk">
 		{#if Object.keys(home.people).length}
-			<label class="flex items-center gap-2"
+			<label class="flex items-center gap-2 whitespace-nowrap"
 				>Reach of
 				<select class="box" bind:value={personId}>
 					<option value="">nobody</option>

@@ -1,0 +1,82 @@
+// npm run screenshots: takes one picture of each main view from the demo, 1280 × 800, into docs/screenshots.
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import { chromiumPath, ensureBrowser, ensureBuild, ensurePackages } from './lib.mjs';
+
+ensurePackages();
+ensureBrowser();
+ensureBuild();
+const port = 4339;
+const base = `http://localhost:${port}`;
+const server = spawn('node', ['build'], {
+	env: { ...process.env, PORT: String(port), HOST: '127.0.0.1', ORIGIN: base }
+});
+await new Promise((ready) => server.stdout.once('data', ready));
+const browser = await chromium.launch({
+	executablePath: chromiumPath(),
+	args: [
+		'--no-sandbox',
+		'--disable-gpu',
+		'--disable-quic',
+		'--no-first-run',
+		'--disable-background-networking',
+		'--disable-component-update',
+		'--disable-sync'
+	]
+});
+try {
+	const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, timezoneId: 'UTC' });
+	await page.clock.setFixedTime(new Date('2026-03-02T09:00:00Z'));
+	mkdirSync('docs/screenshots', { recursive: true });
+	const shot = async (name) => {
+		await page.evaluate(() => document.fonts.ready);
+		await page.screenshot({ path: `docs/screenshots/${name}.png` });
+		console.log(`docs/screenshots/${name}.png`);
+	};
+	const stage = async (name) => {
+		await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name }).click();
+		await page.getByRole('heading', { name, level: 1 }).waitFor();
+	};
+	await page.goto(`${base}/demo`);
+	await page.getByRole('heading', { name: 'Job sheet' }).waitFor();
+	await page.goto(base);
+	await page.getByRole('link', { name: /The halt/ }).waitFor();
+	await shot('homes');
+	await page.goto(`${base}/home/demo`);
+	await page.getByRole('heading', { name: 'Job sheet' }).waitFor();
+	await shot('job-sheet');
+	await stage('Walk');
+	await page.getByLabel('Reach of').selectOption({ label: 'Oda' });
+	await page.getByRole('button', { name: /^Under the sink, in/ }).click();
+	await shot('walk');
+	await stage('Clear');
+	await page.getByRole('combobox', { name: 'Place' }).selectOption('larder-2');
+	await page.getByLabel('Entry line: one thing').fill('3 tins chopped tomatoes 400g bb 03/27 dent');
+	await shot('clear');
+	await stage('Sort');
+	await page.getByRole('button', { name: /^Cutlery:/ }).click();
+	await shot('sort');
+	await stage('Place');
+	await page.getByRole('button', { name: 'Solve' }).click();
+	await page.getByRole('heading', { name: 'The whole week' }).waitFor();
+	await page.getByRole('button', { name: /^Tag Hot drinks/ }).click();
+	await page.keyboard.press('Escape');
+	await page.evaluate(() => window.scrollTo(0, 0));
+	await shot('place');
+	await stage('Fit');
+	await page.getByRole('button', { name: /open places/ }).click();
+	await page.getByText(/places fitted/).waitFor({ timeout: 60_000 });
+	await page.getByText(/places fitted/).waitFor({ state: 'detached', timeout: 20_000 });
+	await page.getByRole('combobox', { name: 'Place' }).selectOption('worktop-kettle');
+	await page.getByRole('button', { name: 'Fit this place' }).click();
+	await page.getByRole('group', { name: 'Arrangements' }).waitFor();
+	await shot('fit');
+	for (const name of ['Mark', 'Turn', 'Keep']) {
+		await stage(name);
+		await shot(name.toLowerCase());
+	}
+} finally {
+	await browser.close();
+	server.kill();
+}
