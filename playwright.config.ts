@@ -1,4 +1,5 @@
 import { defineConfig, devices } from '@playwright/test';
+import { CHROMIUM_ARGS, chromiumPath } from './scripts/chromium.mjs';
 
 const port = 4319;
 export default defineConfig({
@@ -15,16 +16,8 @@ export default defineConfig({
 		viewport: { width: 1280, height: 800 },
 		timezoneId: 'UTC',
 		launchOptions: {
-			executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-			args: [
-				'--no-sandbox',
-				'--disable-gpu',
-				'--disable-quic',
-				'--no-first-run',
-				'--disable-background-networking',
-				'--disable-component-update',
-				'--disable-sync'
-			]
+			executablePath: chromiumPath(),
+			args: CHROMIUM_ARGS
 		}
 	},
 	webServer: {

@@ -3,18 +3,10 @@ import { existsSync, readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { generateHome } from '../src/lib/core/fixtures/generate-home';
 import { writeHomeFile } from '../src/lib/core/interchange';
+import { CHROMIUM_ARGS, chromiumPath } from '../scripts/chromium.mjs';
 import { round } from './measure';
 
 const PORT = 4329;
-const ARGS = [
-	'--no-sandbox',
-	'--disable-gpu',
-	'--disable-quic',
-	'--no-first-run',
-	'--disable-background-networking',
-	'--disable-component-update',
-	'--disable-sync'
-];
 
 /** Takes one down and times until the screen shows it and until it is stored. */
 const CLICK_AND_TIME = `(async () => {
@@ -46,8 +38,8 @@ export async function benchBrowser(): Promise<object[]> {
 
 async function measure(base: string): Promise<object[]> {
 	const browser = await chromium.launch({
-		executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-		args: ARGS
+		executablePath: chromiumPath(),
+		args: CHROMIUM_ARGS
 	});
 	try {
 		const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, readFileSync, statSync } from 'node:fs';
+import { existsSync, statSync } from 'node:fs';
+import { chromiumPath } from './chromium.mjs';
 
 /** Runs a command with its output shown; ends this process when it fails. */
 export function run(command, args, options = {}) {
@@ -20,12 +21,6 @@ export function ensurePackages() {
 	run('npm', ['ci', '--no-audit', '--no-fund']);
 }
 
-/** The browser that the tests drive: Debian's Chromium, or the one named in CHROMIUM_PATH. */
-export const chromiumPath = () =>
-	[process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find(
-		(path) => path && existsSync(path)
-	);
-
 /** Installs the browser from Debian's packages when there is none. */
 export function ensureBrowser() {
 	if (chromiumPath()) return;
@@ -39,10 +34,8 @@ export function ensureBrowser() {
 	apt('install', '-y', '-qq', 'chromium');
 }
 
-/** Builds the program unless a build of these very sources is there. */
+/** Builds the program. */
 export function ensureBuild() {
 	console.log('Building …');
 	run('npx', ['vite', 'build', '--logLevel', 'warn']);
 }
-
-export const readJson = (path) => JSON.parse(readFileSync(path, 'utf8'));

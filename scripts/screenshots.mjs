@@ -2,7 +2,8 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import { chromiumPath, ensureBrowser, ensureBuild, ensurePackages } from './lib.mjs';
+import { CHROMIUM_ARGS, chromiumPath } from './chromium.mjs';
+import { ensureBrowser, ensureBuild, ensurePackages } from './lib.mjs';
 
 ensurePackages();
 ensureBrowser();
@@ -15,15 +16,7 @@ const server = spawn('node', ['build'], {
 await new Promise((ready) => server.stdout.once('data', ready));
 const browser = await chromium.launch({
 	executablePath: chromiumPath(),
-	args: [
-		'--no-sandbox',
-		'--disable-gpu',
-		'--disable-quic',
-		'--no-first-run',
-		'--disable-background-networking',
-		'--disable-component-update',
-		'--disable-sync'
-	]
+	args: CHROMIUM_ARGS
 });
 try {
 	const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, timezoneId: 'UTC' });

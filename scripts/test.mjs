@@ -1,7 +1,8 @@
 // npm test: installs what is missing (the browser too) and runs every test, units first.
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync } from 'node:fs';
-import { chromiumPath, ensureBrowser, ensureBuild, ensurePackages, run } from './lib.mjs';
+import { chromiumPath } from './chromium.mjs';
+import { ensureBrowser, ensureBuild, ensurePackages, run } from './lib.mjs';
 
 ensurePackages();
 ensureBrowser();

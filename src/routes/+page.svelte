@@ -7,7 +7,7 @@
 	import { toast } from 'svelte-sonner';
 	import { goto } from '$app/navigation';
 	import { MAX_FILE_BYTES, readHomeFile, type FileIssue } from '$lib/core/interchange';
-	import { HomeId, makeHome, type Home } from '$lib/core/model';
+	import { applyEdit, HomeId, makeHome, type Home } from '$lib/core/model';
 	import { deleteHome, DEMO_ID, listHomes, loadHome, putHome, type HomeRow } from '$lib/data';
 	import { fileIssueText } from '$lib/messages/files';
 	import { dateText } from '$lib/messages/clearing';
@@ -35,7 +35,11 @@
 	async function make(event: SubmitEvent) {
 		event.preventDefault();
 		const words = name.trim();
-		if (words) await keep(makeHome({ id: newId(), name: words.slice(0, 200), now: now() }));
+		if (!words) return;
+		const bare = makeHome({ id: newId(), name: words.slice(0, 200), now: now() });
+		// Loaded only now: the first screen does without it.
+		const { addUsualKinds } = await import('$lib/core/fitting');
+		await keep(applyEdit(bare, addUsualKinds()).home);
 	}
 	async function importFile(file: File) {
 		issues = null;

@@ -11,6 +11,7 @@ import {
 	type Thing,
 	type UseClass
 } from '../core/model';
+import { USUAL_KINDS } from '../core/fitting';
 import { DEMO_ID } from './demo-id';
 
 const CLASS_OF: Record<string, UseClass> = {
@@ -196,16 +197,11 @@ export function demoHome(now: string): Home {
 		things: byId(things.map(({ thing }) => thing)),
 		lots: byId(lots),
 		groups: groupsOf(rows),
-		containerKinds: withIds(
-			house.containerKinds.map(({ top, base, inner, ...kind }) => {
-				const [widthMm, depthMm, heightMm] = inner;
-				return {
-					...kind,
-					outerTop: { widthMm: top[0], depthMm: top[1] },
-					outerBase: { widthMm: base[0], depthMm: base[1] },
-					inner: { widthMm, depthMm, heightMm }
-				};
-			})
+		containerKinds: byId(
+			USUAL_KINDS.map((kind) => ({
+				...kind,
+				owned: (house.owned as Record<string, number>)[kind.id] ?? 0
+			}))
 		),
 		meals: Object.fromEntries(
 			(house.meals as [string, number, number, [string, number][]][]).map(

@@ -69,11 +69,20 @@ export function decide(choice: Decide): Edit {
 	};
 }
 
-/** Finds what is still to be decided in a nook: stock without a decision since `since` (ISO instant). */
-export function undecidedLots(home: Parameters<Edit>[0], nookId: string, since: string): string[] {
+/**
+ * Finds what is still to be decided in a nook: stock without a decision since `since` (ISO instant).
+ * With null it looks on the table, where what was moved without a place still waits for one.
+ */
+export function undecidedLots(
+	home: Parameters<Edit>[0],
+	nookId: string | null,
+	since: string
+): string[] {
 	const done = new Set(
 		Object.values(home.decisions)
-			.filter((decision) => decision.at >= since)
+			.filter(
+				(decision) => decision.at >= since && (nookId !== null || decision.verdict !== 'move')
+			)
 			.map((decision) => decision.lotId as string)
 	);
 	return Object.values(home.lots)

@@ -1,6 +1,6 @@
 import type { ContainerKind, Home, Placement } from '../model';
 import { overlaps, type Rect } from './floor';
-import { roomOf } from './fit';
+import { roomOf } from './room';
 import { outerOf } from './options';
 
 export type FitViolation = {

@@ -9,15 +9,10 @@ export {
 } from './floor';
 export { wantsOf, type Good, type Want } from './wants';
 export { holdOptions, holdsPiece, outerOf, type HoldOption, type NookRoom } from './options';
-export {
-	fitFingerprint,
-	fitNook,
-	ownedLeft,
-	roomOf,
-	type Arrangement,
-	type ArrangementName,
-	type FitResult,
-	type TooBig
-} from './fit';
+export { fitNook, type Arrangement, type FitResult, type TooBig } from './fit';
 export { checkFit, rectOf, type FitViolation } from './check-fit';
 export { keepArrangement } from './save';
+export { fitFingerprint, ownedLeft } from './owned';
+export { roomOf, type Packing } from './room';
+export type { ArrangementName } from './styles';
+export { addOwnBin, addUsualKinds, setOwned, USUAL_KINDS, type NewKind } from './usual-kinds';

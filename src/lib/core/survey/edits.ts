@@ -134,7 +134,7 @@ function addStation(
 	draft.stations[id] = { id, kind, name: kind[0]!.toUpperCase() + kind.slice(1), roomId, at };
 }
 
-/** Makes the edit that puts a station in the middle of a room, or moves the one of its kind there. */
+/** Makes the edit that puts a station at a point of a room, or moves the one of its kind there. */
 export function placeStation(
 	roomId: string,
 	kind: StationKind,

@@ -36,3 +36,4 @@ export {
 	type NewRoom,
 	type Side
 } from './edits';
+export { addPerson, addPet, changePerson, removePerson, removePet } from './household';

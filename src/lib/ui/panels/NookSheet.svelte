@@ -88,7 +88,21 @@
 
 {#if place}
 	{@const { nook, cabinet } = place}
-	<h2>{nook.name}</h2>
+	<h2 class="sr-only">{nook.name}</h2>
+	<input
+		class="name"
+		aria-label="Name of this place"
+		maxlength="200"
+		value={nook.name}
+		onchange={(event) => {
+			const name = event.currentTarget.value.trim();
+			if (name)
+				store.edit(`name ${name}`, (draft) => {
+					const target = draft.nooks[nookId];
+					if (target) target.name = name;
+				});
+		}}
+	/>
 	<p class="soft mb-3">
 		{cabinet.name}, {formatLength(baseAboveFloorMm(place), home.units)} above the floor
 	</p>
@@ -230,3 +244,14 @@
 		</section>
 	{/if}
 {/if}
+
+<style>
+	.name {
+		width: 100%;
+		min-height: 44px;
+		background: transparent;
+		font-family: var(--font-display);
+		font-size: 1.2rem;
+		font-weight: 650;
+	}
+</style>

@@ -47,11 +47,17 @@
 					: null;
 			return date !== null && date.on < today();
 		}).length;
+	/** The value of the choice for stock that stands in no place. */
+	const TABLE = 'on-the-table';
+	const onTable = $derived(Object.values(home.lots).filter((lot) => !lot.nookId && lot.count > 0));
 	let chosen = $state<string | null>(null);
+	const atTable = $derived(chosen === TABLE);
 	const nookId = $derived(
-		chosen && home.nooks[chosen]
-			? chosen
-			: ([...places].sort((a, b) => pastIn(b.nook.id) - pastIn(a.nook.id))[0]?.nook.id ?? null)
+		atTable
+			? null
+			: chosen && home.nooks[chosen]
+				? chosen
+				: ([...places].sort((a, b) => pastIn(b.nook.id) - pastIn(a.nook.id))[0]?.nook.id ?? null)
 	);
 	const nook = $derived(nookId ? home.nooks[nookId] : undefined);
 	const flagged = $derived(
@@ -60,7 +66,7 @@
 	const lots = $derived(
 		Object.values(home.lots).filter((lot) => lot.nookId === nookId && lot.count > 0)
 	);
-	const open = $derived(nookId ? new Set(undecidedLots(home, nookId, since)) : new Set<string>());
+	const open = $derived(new Set(undecidedLots(home, nookId, since)));
 	const verdictOf = $derived(
 		new Map(
 			Object.values(home.decisions)
@@ -104,6 +110,14 @@
 		Object.entries(VERDICT_KEYS).map(([key, verdict]) => [verdict, key])
 	) as Record<Verdict, string>;
 	let wantAgain = $state(false);
+	/** Where `move` goes: as the plan says, unless another place is chosen. */
+	let movePick = $state<string | null>(null);
+	const moveTo = $derived.by(() => {
+		if (movePick !== null) return movePick;
+		const groupId = current ? home.things[current.thingId]?.groupId : null;
+		const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
+		return plan?.assignments.find((a) => a.groupId === groupId)?.nookId ?? '';
+	});
 	function choose(verdict: Verdict) {
 		if (!current) return;
 		const thing = home.things[current.thingId]!;
@@ -116,12 +130,12 @@
 				verdict,
 				advice: advice[0] ?? null,
 				wantAgain: again,
-				toNookId: null,
+				toNookId: verdict === 'move' && moveTo ? NookId.parse(moveTo) : null,
 				ids: { decision: newId(), event: newId() },
 				now: now()
 			})
 		);
-		[picked, wantAgain] = [null, false];
+		[picked, wantAgain, movePick] = [null, false, null];
 	}
 	function keys(event: KeyboardEvent) {
 		const target = event.target as HTMLElement;
@@ -164,12 +178,15 @@
 				><span class="soft">Place</span>
 				<select
 					class="box"
-					value={nookId}
+					value={atTable ? TABLE : nookId}
 					onchange={(event) => {
 						chosen = event.currentTarget.value;
 						picked = null;
 					}}
 				>
+					{#if onTable.length || atTable}<option value={TABLE}
+							>On the table ({onTable.length})</option
+						>{/if}
 					{#each places as place (place.nook.id)}
 						{@const past = pastIn(place.nook.id)}
 						<option value={place.nook.id}>{place.nook.name}{past ? ` (${past} past)` : ''}</option>
@@ -203,7 +220,7 @@
 			onorder={(order) =>
 				store.edit(`dates are written ${order}`, (draft) => void (draft.dateOrder = order))}
 		/>
-		<ul class="pile" aria-label="Pile: {nook?.name}">
+		<ul class="pile" aria-label="Pile: {nook?.name ?? 'on the table'}">
 			{#each queue as lot (lot.id)}
 				{@const thing = home.things[lot.thingId]!}
 				{@const first = advices.get(lot.id)?.[0]}
@@ -289,6 +306,19 @@
 		</div>
 		<label class="mt-3 flex min-h-11 items-center gap-2"
 			><input type="checkbox" class="size-5" bind:checked={wantAgain} />Put it on the shopping list</label
+		>
+		<label class="mt-2 block"
+			>Move goes to
+			<select
+				class="box"
+				value={moveTo}
+				onchange={(event) => (movePick = event.currentTarget.value)}
+			>
+				<option value="">the table, for now</option>
+				{#each places as place (place.nook.id)}<option value={place.nook.id}
+						>{place.nook.name}</option
+					>{/each}
+			</select></label
 		>
 		<p class="soft text-sm">
 			One letter decides, X takes it back. When in doubt, throw it out; local food-safety advice

@@ -17,6 +17,7 @@
 	import { createFitClient } from '$lib/workers/fit.client';
 	import ShelfView from '$lib/ui/drawing/ShelfView.svelte';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
+	import HouseContainers from '$lib/ui/panels/HouseContainers.svelte';
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
@@ -288,6 +289,7 @@
 		{#if buying.length}<p class="rule-top flex justify-between pt-1 font-bold">
 				<span>One trip</span><span class="measure">{formatMoney(cost, home.currency)}</span>
 			</p>{/if}
+		<HouseContainers />
 		{#if home.rented}<p class="soft mt-3 text-sm">
 				Rented: nothing here needs a screw or leaves a hole.
 			</p>{/if}

@@ -47,6 +47,13 @@
 		return total ? Math.round((100 * few.reduce((sum, f) => sum + f.usesPerWeek, 0)) / total) : 0;
 	});
 	const CLASSES = Object.keys(USES_PER_WEEK) as UseClass[];
+	function setPar(id: string, name: string, text: string) {
+		const packs = text.trim() === '' ? null : Math.max(0, Math.min(9999, Math.round(Number(text))));
+		store.edit(`packs of ${name} to hold`, (draft) => {
+			const target = draft.things[id];
+			if (target) target.parPacks = packs;
+		});
+	}
 	const uses = (value: number) => (value >= 10 ? value.toFixed(0) : value.toFixed(1));
 </script>
 
@@ -190,6 +197,19 @@
 										>{option.name}</option
 									>{/each}
 							</select></label
+						>
+						<label class="col-span-2 flex items-center gap-2"
+							><span class="soft text-sm">Packs to hold</span>
+							<input
+								class="box measure max-w-24"
+								type="number"
+								min="0"
+								max="9999"
+								placeholder="none"
+								aria-label="Packs of {thing.name} to hold"
+								value={thing.parPacks}
+								onchange={(event) => setPar(thing.id, thing.name, event.currentTarget.value)}
+							/></label
 						>
 					</div>
 				</li>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
-	import { formatVolume, parseLength } from '$lib/core/model';
+	import { formatVolume, parseLength, STATION_KINDS, type StationKind } from '$lib/core/model';
 	import {
 		addCabinet,
 		addRoom,
@@ -9,8 +9,10 @@
 		CABINET_FORMS_LIST,
 		checkSurvey,
 		placeOfNook,
+		placeStation,
 		removeCabinet,
 		runAxes,
+		standingPoint,
 		tapeList,
 		usableSpace
 	} from '$lib/core/survey';
@@ -23,6 +25,7 @@
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
 	import StageHead from '$lib/ui/frame/StageHead.svelte';
 	import LengthField from '$lib/ui/forms/LengthField.svelte';
+	import HouseholdPanel from '$lib/ui/panels/HouseholdPanel.svelte';
 	import NookSheet from '$lib/ui/panels/NookSheet.svelte';
 
 	const getStore = getHomeStore();
@@ -78,6 +81,15 @@
 		const place = placeOfNook(home, id);
 		const space = place && usableSpace(place.nook, baseAboveFloorMm(place), home.settings);
 		return space?.ok ? formatVolume(space.usableMl) : 'measure';
+	}
+	let station = $state<StationKind>('hob');
+	function putStation() {
+		const place = nookId ? placeOfNook(home, nookId) : null;
+		if (place)
+			store.edit(
+				`${station} before ${place.cabinet.name}`,
+				placeStation(place.room.id, station, standingPoint(place), newId)
+			);
 	}
 	function show(id: string) {
 		const place = placeOfNook(home, id);
@@ -221,6 +233,15 @@
 					}}
 				/>Has a lock or child catch</label
 			>
+			<div class="mb-2 flex items-end gap-2">
+				<label class="flex-1"
+					>Where one works before it
+					<select class="box" bind:value={station}
+						>{#each STATION_KINDS as kind (kind)}<option>{kind}</option>{/each}</select
+					></label
+				>
+				<button class="tool" onclick={putStation}>Put it here</button>
+			</div>
 			<button
 				class="tool tool-quiet"
 				onclick={() => {
@@ -266,4 +287,5 @@
 		{/each}
 	</ul>
 	<p class="soft mt-5">Choose a place on the drawing to read and change its inside.</p>
+	<HouseholdPanel />
 {/snippet}

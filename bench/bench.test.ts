@@ -1,0 +1,35 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { objectiveOf, violations } from '../src/lib/core/zoning';
+import { benchAssignment, readInstance } from './assignment';
+import { median } from './measure';
+
+const FILES = ['assign-20x40-1', 'assign-pairs-20x40-1'].map(
+	(name) => `bench/instances/${name}.json`
+);
+
+describe('the assignment bench', () => {
+	it.each(FILES)('%s: a whole plan, its true objective, and a bound below it', (file) => {
+		const instance = JSON.parse(readFileSync(file, 'utf8'));
+		const problem = readInstance(instance);
+		const line = benchAssignment(file, 40) as {
+			objective: number;
+			bound: number;
+			assignment: number[];
+			status: string;
+		};
+		const assignment = Int32Array.from(line.assignment);
+		expect(violations(problem, assignment)).toEqual([]);
+		expect(line.objective).toBeCloseTo(objectiveOf(problem, assignment), 6);
+		expect(line.bound).toBeLessThanOrEqual(line.objective);
+		// The file's own planted plan keeps every rule too, so the reading of the file is right.
+		const planted = Int32Array.from(instance.planted as number[]);
+		expect(violations(problem, planted)).toEqual([]);
+		expect(line.bound).toBeLessThanOrEqual(objectiveOf(problem, planted));
+	});
+});
+
+it('takes the median of its runs', () => {
+	let runs = 0;
+	expect(median(3, () => ++runs).value).toBe(4);
+});

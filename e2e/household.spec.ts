@@ -1,0 +1,102 @@
+import { expect, test } from '@playwright/test';
+import { goTo, openDemo, saved, solve } from './helpers';
+
+test('the household sets the rules: a lock taken away rules the sink out for cleaners', async ({
+	page
+}) => {
+	await openDemo(page, 'Walk');
+	await page.getByRole('button', { name: /^Under the sink, in/ }).click();
+	await page.getByLabel('Has a lock or child catch').uncheck();
+	await saved(page);
+	await goTo(page, 'Place');
+	await solve(page);
+	// Hold the cleaners, wherever they are now: the sink says no.
+	await page
+		.getByRole('button', { name: /^Tag Cleaning in |CL\s*Cleaning$/ })
+		.first()
+		.click();
+	await expect(page.getByRole('button', { name: 'Under the sink: no' })).toBeVisible();
+});
+
+test('people, pets and stations are entered where the survey is', async ({ page }) => {
+	await openDemo(page, 'Walk');
+	const household = page.getByRole('region', { name: 'People and pets' });
+	await household.getByLabel('Name of a person').fill('Tilda');
+	await household.getByRole('button', { name: 'Person' }).click();
+	await household.getByText('Tilda, adult').click();
+	const stature = household.getByLabel('Stature of Tilda');
+	await stature.fill(`5' 2"`);
+	await stature.press('Enter');
+	await expect(stature).toHaveValue('1575 mm');
+	await household
+		.getByRole('group')
+		.filter({ hasText: 'Tilda' })
+		.getByLabel('May not climb')
+		.check();
+	await expect(household.getByText('Tilda, adult, may not climb')).toBeVisible();
+	await household.getByLabel('Name of a pet').fill('Moss');
+	await household.getByRole('button', { name: 'Pet', exact: true }).click();
+	await expect(household.getByText('Moss, pet')).toBeVisible();
+	await page.getByLabel('Reach of').selectOption({ label: 'Tilda' });
+	await page.getByRole('button', { name: /^Under the sink, in/ }).click();
+	await page.getByLabel('Where one works before it').selectOption('laundry');
+	await page.getByRole('button', { name: 'Put it here' }).click();
+	await expect(page.getByRole('img', { name: 'Station Laundry' })).toBeVisible();
+	await page.getByLabel('Name of this place').fill('Below the basin of the kitchen');
+	await page.getByLabel('Name of this place').press('Enter');
+	await expect(
+		page.getByRole('button', { name: /^Below the basin of the kitchen, in/ })
+	).toBeVisible();
+});
+
+test('what is held and what the house has steer the lists', async ({ page }) => {
+	await openDemo(page, 'Sort');
+	await page.getByRole('button', { name: /^Grains, pasta, pulses:/ }).click();
+	const par = page.getByLabel('Packs of penne to hold');
+	await par.fill('9');
+	await par.press('Enter');
+	await goTo(page, 'Turn');
+	const list = page.getByRole('complementary', { name: 'Shopping list' });
+	await expect(list.getByRole('listitem').filter({ hasText: 'penne' })).toContainText(
+		'have 3 of 9'
+	);
+	await goTo(page, 'Place');
+	await solve(page);
+	await goTo(page, 'Fit');
+	await page.getByText('What the house has', { exact: true }).click();
+	const owned = page.getByLabel('Flour jar owned');
+	await owned.fill('4');
+	await owned.press('Enter');
+	await page.getByLabel('Another open bin').fill('Wicker basket');
+	await page.getByLabel('Width', { exact: true }).fill('12"');
+	await page.getByLabel('Depth', { exact: true }).fill('20 cm');
+	await page.getByLabel('Height', { exact: true }).fill('wide');
+	await page.getByRole('button', { name: 'Add it to the house' }).click();
+	await expect(page.getByRole('alert')).toContainText('“wide” is not a size');
+	await page.getByLabel('Height', { exact: true }).fill('15 cm');
+	await page.getByRole('button', { name: 'Add it to the house' }).click();
+	await expect(page.getByRole('listitem').filter({ hasText: 'Wicker basket' })).toContainText(
+		'305 mm × 200 mm × 150 mm'
+	);
+	await saved(page);
+});
+
+test('what is moved goes to its place, or waits on the table', async ({ page }) => {
+	await openDemo(page, 'Clear');
+	await page.getByRole('combobox', { name: 'Place' }).selectOption('n2-up');
+	const advice = page.getByRole('complementary', { name: 'Advice' });
+	await expect(advice).toContainText('Advice: Move');
+	await expect(advice).toContainText('It stands with food');
+	const first = await advice.getByRole('heading').innerText();
+	await page.getByRole('heading', { name: 'Clear' }).click();
+	await page.keyboard.press('m');
+	await page.getByRole('combobox', { name: 'Place' }).selectOption({ label: 'On the table (1)' });
+	await expect(advice.getByRole('heading')).toHaveText(first);
+	await advice.getByLabel('Move goes to').selectOption({ label: 'Under the sink' });
+	await advice.getByRole('button', { name: 'M Move' }).click();
+	await expect(page.getByText('This place is empty.')).toBeVisible();
+	await page.getByRole('combobox', { name: 'Place' }).selectOption('sink');
+	await expect(page.getByRole('list', { name: 'Pile: Under the sink' })).toContainText(
+		first.replace(/^\d+ × /, '')
+	);
+});

@@ -1,0 +1,47 @@
+import type { Home } from '../model';
+import {
+	baseAboveFloorMm,
+	blockedBoxes,
+	isPullOut,
+	placeOfNook,
+	usableSpace,
+	type Box
+} from '../survey';
+import type { NookRoom } from './options';
+
+/** Everything a packing has to keep to in one nook. */
+export interface Packing {
+	readonly room: NookRoom;
+	readonly boxes: readonly Box[];
+	readonly seenFromAbove: boolean;
+	readonly frontMm: number;
+	readonly sideMm: number;
+}
+
+/** Describes the room that containers have in a nook; null when a side is not measured. */
+export function roomOf(home: Home, nookId: string): Packing | null {
+	const place = placeOfNook(home, nookId);
+	if (!place) return null;
+	const space = usableSpace(place.nook, baseAboveFloorMm(place), home.settings);
+	if (!space.ok) return null;
+	const { nook } = place;
+	const { play } = home.settings;
+	const seenFromAbove = isPullOut(nook) || nook.kind.startsWith('chest-');
+	return {
+		room: {
+			widthMm: nook.inside.widthMm!,
+			depthMm: nook.inside.depthMm!,
+			heightMm: nook.inside.heightMm!,
+			passWidthMm: space.passes.widthMm,
+			passHeightMm: space.passes.heightMm,
+			// A drawer is reached from above; nothing has to be lifted over what stands on it.
+			aboveMm:
+				nook.kind === 'drawer' ? 5 : nook.kind.startsWith('chest-') ? play.overLipMm : play.aboveMm,
+			loadG: nook.loadG ?? Infinity
+		},
+		boxes: blockedBoxes(nook, play.pipeMm),
+		seenFromAbove,
+		frontMm: play.frontMm,
+		sideMm: play.sideMm
+	};
+}

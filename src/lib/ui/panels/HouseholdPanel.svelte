@@ -1,0 +1,131 @@
+<script lang="ts">
+	import Plus from '@lucide/svelte/icons/plus';
+	import Trash2 from '@lucide/svelte/icons/trash-2';
+	import { AGE_BANDS } from '$lib/core/model';
+	import { addPerson, addPet, changePerson, removePerson, removePet } from '$lib/core/survey';
+	import { getHomeStore } from '$lib/state/context';
+	import { newId } from '$lib/state/ids';
+	import LengthField from '$lib/ui/forms/LengthField.svelte';
+
+	const getStore = getHomeStore();
+	const store = $derived(getStore());
+	const home = $derived(store.home);
+	let name = $state('');
+	let pet = $state('');
+</script>
+
+<section class="rule-top mt-5 pt-3" aria-label="People and pets">
+	<h2 class="mb-1">People and pets</h2>
+	<p class="soft mb-2">
+		Whoever finds a place hardest to reach decides; small children and pets set what must be locked
+		or high.
+	</p>
+	{#each Object.values(home.people) as person (person.id)}
+		<details class="rule-top py-1">
+			<summary class="min-h-11 cursor-pointer py-2"
+				><b>{person.name}</b>, {person.ageBand}{person.limits.noClimb
+					? ', may not climb'
+					: ''}</summary
+			>
+			<div class="grid grid-cols-2 gap-2">
+				<LengthField
+					label="Stature of {person.name}"
+					units={home.units}
+					valueMm={person.statureMm}
+					onchange={(statureMm) =>
+						store.edit(`stature of ${person.name}`, changePerson(person.id, { statureMm }))}
+				/>
+				<label class="text-sm font-semibold"
+					>Age<select
+						class="box font-normal"
+						value={person.ageBand}
+						onchange={(event) =>
+							store.edit(
+								`age of ${person.name}`,
+								changePerson(person.id, {
+									ageBand: event.currentTarget.value as (typeof AGE_BANDS)[number]
+								})
+							)}
+						>{#each AGE_BANDS as band (band)}<option>{band}</option>{/each}</select
+					></label
+				>
+			</div>
+			<label class="flex min-h-11 items-center gap-2"
+				><input
+					type="checkbox"
+					class="size-5"
+					checked={person.limits.noClimb}
+					onchange={(event) =>
+						store.edit(
+							`climbing of ${person.name}`,
+							changePerson(person.id, {
+								limits: { ...person.limits, noClimb: event.currentTarget.checked }
+							})
+						)}
+				/>May not climb</label
+			>
+			<label class="flex min-h-11 items-center gap-2"
+				><input
+					type="checkbox"
+					class="size-5"
+					checked={person.limits.noAboveShoulder}
+					onchange={(event) =>
+						store.edit(
+							`lifting of ${person.name}`,
+							changePerson(person.id, {
+								limits: { ...person.limits, noAboveShoulder: event.currentTarget.checked }
+							})
+						)}
+				/>Lifts nothing above the shoulder</label
+			>
+			<button
+				class="tool tool-quiet"
+				onclick={() => store.edit(`remove ${person.name}`, removePerson(person.id))}
+				><Trash2 size={18} />Remove {person.name}</button
+			>
+		</details>
+	{/each}
+	{#each Object.values(home.pets) as entry (entry.id)}
+		<p class="rule-top flex items-center justify-between py-1">
+			<span><b>{entry.name}</b>, pet</span><button
+				class="tool tool-quiet"
+				onclick={() => store.edit(`remove ${entry.name}`, removePet(entry.id))}
+				><Trash2 size={18} />Remove {entry.name}</button
+			>
+		</p>
+	{/each}
+	<form
+		class="rule-top flex gap-2 pt-2"
+		onsubmit={(event) => {
+			event.preventDefault();
+			if (name.trim()) store.edit(`person ${name.trim()}`, addPerson(newId(), name.trim()));
+			name = '';
+		}}
+	>
+		<input
+			class="box"
+			bind:value={name}
+			aria-label="Name of a person"
+			placeholder="A person’s name"
+			maxlength="200"
+		/>
+		<button class="tool"><Plus size={18} />Person</button>
+	</form>
+	<form
+		class="flex gap-2 pt-2"
+		onsubmit={(event) => {
+			event.preventDefault();
+			if (pet.trim()) store.edit(`pet ${pet.trim()}`, addPet(newId(), pet.trim()));
+			pet = '';
+		}}
+	>
+		<input
+			class="box"
+			bind:value={pet}
+			aria-label="Name of a pet"
+			placeholder="A pet’s name"
+			maxlength="200"
+		/>
+		<button class="tool"><Plus size={18} />Pet</button>
+	</form>
+</section>
