@@ -36,7 +36,7 @@ function newThing(line: IntakeLine, id: string): Thing {
 		piece: { ...category.piece },
 		// A millilitre of most goods weighs about a gram.
 		massG: line.size ? line.size.value : category.massG,
-		use: { class: 'weekly', countedPerWeek: null },
+		use: { class: category.use, countedPerWeek: null },
 		userIds: [],
 		stations: [],
 		needs: [...category.needs],

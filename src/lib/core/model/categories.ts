@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import rows from '../../../../data/categories.json';
-import { Hazard, Need } from './goods';
+import { Hazard, Need, UseClass } from './goods';
 import { Mm, StationKind } from './places';
 import { CONTAINER_ROLES } from './plans';
 
@@ -16,6 +16,8 @@ export const Category = z.strictObject({
 	/** Where it is usually used; shares sum to 1. */
 	stations: z.array(z.strictObject({ kind: StationKind, share: z.number() })),
 	lifeKey: z.string().nullable(),
+	/** How often it is usually used, until a person says otherwise. */
+	use: UseClass,
 	/** Usual size of one pack or piece. */
 	piece: z.strictObject({ widthMm: Mm, depthMm: Mm, heightMm: Mm }),
 	massG: z.int(),

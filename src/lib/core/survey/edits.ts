@@ -4,6 +4,7 @@ import {
 	RoomId,
 	RunId,
 	StationId,
+	type Cabinet,
 	type Edit,
 	type Home,
 	type Nook,
@@ -67,17 +68,21 @@ export function addRoom({ name, widthMm, depthMm, ids }: NewRoom): Edit {
 	};
 }
 
+const HANGS_FROM_MM = 1000;
+/** A body that reaches above this leaves no wall for a hanging one, mm. */
+const TALL_FROM_MM = 1500;
+
 /** Where the next cabinet of its height would begin on a run, mm from its left end. */
 export function nextOffsetMm(home: Home, runId: string, baseMm: number): number {
-	const hangs = baseMm > 1000;
+	const hangs = baseMm > HANGS_FROM_MM;
+	const isInTheWay = (cabinet: Cabinet) =>
+		hangs
+			? cabinet.baseMm > HANGS_FROM_MM || cabinet.baseMm + cabinet.heightMm > TALL_FROM_MM
+			: cabinet.baseMm <= HANGS_FROM_MM;
 	return Math.max(
 		0,
 		...Object.values(home.cabinets)
-			.filter(
-				(cabinet) =>
-					cabinet.runId === runId &&
-					(cabinet.baseMm > 1000 === hangs || cabinet.baseMm + cabinet.heightMm > 1500 !== hangs)
-			)
+			.filter((cabinet) => cabinet.runId === runId && isInTheWay(cabinet))
 			.map((cabinet) => cabinet.offsetMm + cabinet.widthMm)
 	);
 }

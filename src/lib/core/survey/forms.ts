@@ -35,7 +35,7 @@ function levels(
 ): NookShape[] {
 	const each = Math.floor((heightMm - BOARD_MM) / count);
 	return Array.from({ length: count }, (_, i) => ({
-		name: `${words} ${i + 1} from below`,
+		name: i === 0 ? `${words} 1 (lowest)` : `${words} ${i + 1}`,
 		kind,
 		at: { xMm: BOARD_MM, zMm: BOARD_MM + i * each },
 		inside: {

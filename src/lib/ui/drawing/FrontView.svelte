@@ -114,21 +114,27 @@
 		fair: 'var(--color-warning)',
 		bad: 'var(--color-error)'
 	};
-	/** Where the tags of a box lie: in one column below its name, or, where it is low, side by side without it. */
+	/**
+	 * Where the tags of a box lie: in one column below its name, or, where it is low, side by side without it.
+	 * What finds no room stands behind a last tag that counts it.
+	 */
 	function layTags(box: NookBox, count: number) {
 		const step = font(25);
 		const below = Math.floor((box.h - font(20)) / step);
 		const named = below >= count;
 		const rows = Math.max(1, named ? count : Math.floor(box.h / step));
-		const columns = Math.ceil(count / rows);
+		const most = Math.max(1, Math.floor((box.textW - font(6)) / font(33)));
+		const columns = Math.max(1, Math.min(most, Math.ceil(count / rows)));
+		const room = rows * columns;
 		const high = Math.min(font(22), box.h - font(2));
-		const used = Math.min(rows, count) * step;
+		const used = Math.min(rows, Math.ceil(count / columns)) * step;
 		const top = named ? box.y + font(20) : box.y + Math.max(font(1), (box.h - used) / 2);
 		const wide = (box.textW - font(6)) / columns - font(3);
 		return {
 			named,
 			high,
 			wide,
+			shown: count > room ? room - 1 : count,
 			at: (i: number) => ({
 				x: box.x + font(4) + (i % columns) * (wide + font(3)),
 				y: top + Math.floor(i / columns) * step
@@ -305,7 +311,7 @@
 				{/if}
 			</g>
 			{#if own.length && !price}
-				{#each own as { group, part, pinned }, i (group.id)}
+				{#each own.slice(0, lay.shown) as { group, part, pinned }, i (group.id)}
 					{@const { x, y } = lay.at(i)}
 					{@const tagWide = lay.wide}
 					{@const tagHigh = lay.high}
@@ -361,6 +367,25 @@
 						{/if}
 					</g>
 				{/each}
+				{#if lay.shown < own.length}
+					{@const { x, y } = lay.at(lay.shown)}
+					<g aria-hidden="true" pointer-events="none">
+						<title
+							>{own
+								.slice(lay.shown)
+								.map(({ group }) => group.name)
+								.join(', ')}</title
+						>
+						<text
+							class="d-text"
+							x={x + lay.wide / 2}
+							y={y + lay.high / 2 + font(4.5)}
+							font-size={font(13)}
+							font-weight="700"
+							text-anchor="middle">+{own.length - lay.shown}</text
+						>
+					</g>
+				{/if}
 			{/if}
 		{/each}
 	</svg>

@@ -6,11 +6,13 @@
 
 	interface Props {
 		order: DateOrder;
+		/** What was booked last. */
+		entered: string;
 		/** Books a line; gives back what was wrong, and then the line stays. */
 		onenter: (text: string) => readonly IntakeIssue[];
 		onorder: (order: Exclude<DateOrder, null>) => void;
 	}
-	let { order, onenter, onorder }: Props = $props();
+	let { order, entered, onenter, onorder }: Props = $props();
 	let text = $state('');
 	let refused = $state(false);
 	const parsed = $derived(text.trim() ? parseIntake(text, order) : null);
@@ -76,6 +78,8 @@
 				<button type="button" class="tool" onclick={() => onorder('mdy')}>Month first</button>
 			</span>
 		{/if}
+	{:else if entered}
+		<span>{entered}</span>
 	{:else}
 		<span class="soft"
 			>Type one thing with its count, size, date and state; what is understood shows here before

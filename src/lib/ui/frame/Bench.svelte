@@ -33,7 +33,15 @@
 		border-top: 1px solid var(--color-base-300);
 		background: var(--color-base-200);
 	}
-	@media (max-width: 1023px) {
+	@media print {
+		.bench.with-panel {
+			display: block;
+		}
+		aside {
+			display: none;
+		}
+	}
+	@media screen and (max-width: 1023px) {
 		.has-raised .middle {
 			padding-bottom: 56dvh;
 		}
@@ -51,7 +59,7 @@
 			inset: auto 0 calc(56px + env(safe-area-inset-bottom)) 0;
 		}
 	}
-	@media (min-width: 1024px) {
+	@media screen and (min-width: 1024px) {
 		.bench.with-panel {
 			grid-template-columns: minmax(0, 1fr) 340px;
 			min-height: calc(100dvh - 57px);

@@ -132,6 +132,11 @@
 		grid-template-columns: 84px minmax(0, 1fr);
 		min-height: 100dvh;
 	}
+	@media print {
+		.frame {
+			display: block;
+		}
+	}
 	@media (max-width: 767px) {
 		.frame {
 			display: block;

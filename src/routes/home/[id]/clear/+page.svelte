@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { toast } from 'svelte-sonner';
 	import {
 		adviseLot,
 		decide,
@@ -147,6 +146,8 @@
 		event.preventDefault();
 		choose(verdict);
 	}
+	/** Said once a line is booked. */
+	let entered = $state('');
 	function enter(text: string): readonly IntakeIssue[] {
 		const { line, issues } = parseIntake(text, home.dateOrder);
 		if (issues.length) return issues;
@@ -160,7 +161,7 @@
 				today: today()
 			})
 		);
-		toast.success(`${line.count} ${line.name} entered${nook ? ` at ${nook.name}` : ''}.`);
+		entered = `${line.count} ${line.name} entered${nook ? ` at ${nook.name}` : ''}.`;
 		return [];
 	}
 	function when(lot: Lot): string {
@@ -216,6 +217,7 @@
 		/>
 		<EntryLine
 			order={home.dateOrder}
+			{entered}
 			onenter={enter}
 			onorder={(order) =>
 				store.edit(`dates are written ${order}`, (draft) => void (draft.dateOrder = order))}

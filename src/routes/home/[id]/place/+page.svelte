@@ -260,6 +260,19 @@
 						togglePin(looked!.groupId, looked!.nookId, 'ban')
 					)}
 			/>
+			{@const here = (notes.get(looked.nookId) ?? []).filter(
+				({ group }) => group.id !== looked?.groupId
+			)}
+			{#if here.length}
+				<h3 class="mt-3 mb-1">Also here</h3>
+				<div class="flex flex-wrap gap-2">
+					{#each here as { group } (group.id)}<button
+							class="cursor-pointer"
+							onclick={() => (looked = { groupId: group.id, nookId: looked!.nookId })}
+							><TagChip {group} /></button
+						>{/each}
+				</div>
+			{/if}
 			<hr class="my-4" />
 		{/if}
 		<h2 class="mb-2">The whole week</h2>
