@@ -38,14 +38,16 @@ export function picksOf(home: Home, today: string): Pick[] {
 /** Lists what should be used within `days` (or is past its date), first to use on top. */
 export function useFirst(home: Home, today: string, days = 14): Pick[] {
 	const last = addDays(today, days);
-	return Object.values(home.lots)
-		.flatMap((lot): Pick[] => {
-			const thing = lot.count > 0 ? home.things[lot.thingId] : undefined;
-			const date = thing ? effectiveDate(lot, thing) : null;
-			if (!thing || !date || date.on > last) return [];
-			return [{ lot, thing, date, daysLeft: daysBetween(today, date.on) }];
-		})
-		.sort(byFirstExpired);
+	const found: Pick[] = [];
+	// A plain loop: this runs over all stock on every edit.
+	for (const id in home.lots) {
+		const lot = home.lots[id]!;
+		const thing = lot.count > 0 ? home.things[lot.thingId] : undefined;
+		const date = thing ? effectiveDate(lot, thing) : null;
+		if (thing && date && date.on <= last)
+			found.push({ lot, thing, date, daysLeft: daysBetween(today, date.on) });
+	}
+	return found.sort(byFirstExpired);
 }
 
 /** Picks the lot of a thing that should be taken next; null when there is none. */

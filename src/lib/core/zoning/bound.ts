@@ -76,26 +76,58 @@ function knapsackTaken(
 	return taken;
 }
 
+interface Knapsack {
+	/** Whole weight of every part. */
+	readonly weights: Int32Array;
+	readonly room: number;
+}
+
+/**
+ * Makes one whole-number knapsack a nook over the capacity that binds it most: the one that holds the smallest share
+ * of all demand. Any one capacity is a valid relaxation. Demands round down and room rounds up, so the bound holds.
+ */
+function scaleKnapsacks(
+	{ G, N, K, demand, capacity }: AssignmentProblem,
+	steps: number
+): Knapsack[] {
+	const total = new Float64Array(K);
+	const largest = new Float64Array(K).fill(1e-9);
+	for (let k = 0; k < K; k++) {
+		for (let g = 0; g < G; g++) total[k]! += demand[g * K + k]!;
+		// Room beyond all demand binds nothing and would only make the steps coarse.
+		for (let n = 0; n < N; n++)
+			largest[k] = Math.max(largest[k]!, Math.min(capacity[n * K + k]!, total[k]!));
+	}
+	const unit = largest.map((most, k) => {
+		let whole = most <= steps * 4;
+		for (let g = 0; g < G && whole; g++) whole = Number.isInteger(demand[g * K + k]!);
+		return whole ? 1 : most / steps;
+	});
+	const weights = Array.from(unit, (size, k) =>
+		Int32Array.from({ length: G }, (_, g) => Math.floor(demand[g * K + k]! / size + 1e-9))
+	);
+	return Array.from({ length: N }, (_, n) => {
+		let tight = 0;
+		for (let k = 1; k < K; k++)
+			if (capacity[n * K + k]! * total[tight]! < capacity[n * K + tight]! * total[k]!) tight = k;
+		const room = Math.min(capacity[n * K + tight]!, total[tight]!);
+		return { weights: weights[tight]!, room: Math.ceil(room / unit[tight]! - 1e-9) };
+	});
+}
+
 /**
  * Computes a lower bound on every plan's effort. "Each part once" is relaxed with prices u, which leaves one
- * knapsack a nook over its first capacity (litres); the prices climb by subgradients. The bound is valid at
+ * knapsack a nook over the capacity that binds it most; the prices climb by subgradients. The bound is valid at
  * every round: other capacities and conflicts only raise the true optimum. Deterministic.
  */
 export function lowerBound(
 	problem: AssignmentProblem,
 	{ rounds, steps, known }: BoundOptions
 ): number {
-	const { G, N, K, demand, capacity } = problem;
+	const { G, N } = problem;
 	if (!G) return 0;
 	const { linear, spill } = linearCosts(problem);
-	let largest = 1e-9;
-	for (let n = 0; n < N; n++) largest = Math.max(largest, capacity[n * K]!);
-	const whole = Array.from(demand).every(Number.isInteger) && largest <= steps * 4;
-	const unit = whole ? 1 : largest / steps;
-	const weights = Int32Array.from({ length: G }, (_, g) =>
-		Math.floor(demand[g * K]! / unit + 1e-9)
-	);
-	const rooms = Int32Array.from({ length: N }, (_, n) => Math.ceil(capacity[n * K]! / unit - 1e-9));
+	const scaled = scaleKnapsacks(problem, steps);
 
 	const price = new Float64Array(G);
 	for (let g = 0; g < G; g++) {
@@ -122,16 +154,17 @@ export function lowerBound(
 			}
 		}
 		for (let n = 0; n < N; n++) {
+			const { weights, room } = scaled[n]!;
 			let count = 0;
 			for (let g = 0; g < G; g++) {
 				const profit = price[g]! - linear[g * N + n]!;
-				if (profit <= 1e-12 || weights[g]! > rooms[n]!) continue;
+				if (profit <= 1e-12 || weights[g]! > room) continue;
 				itemWeights[count] = weights[g]!;
 				profits[count] = profit;
 				index[count++] = g;
 			}
 			if (!count) continue;
-			const took = knapsackTaken(itemWeights, profits, count, rooms[n]!);
+			const took = knapsackTaken(itemWeights, profits, count, room);
 			for (let i = 0; i < count; i++)
 				if (took[i]) {
 					value -= profits[i]!;

@@ -32,6 +32,8 @@ export const DEFAULT_SEARCH = { seed: 1, moves: 600_000, restarts: 3 } as const;
 const REPORT_EVERY = 20_000;
 /** Share of the moves that try to swap two parts rather than to move one. */
 const SWAP_SHARE = 0.45;
+/** Share of the moves that put a part where it does not fit and find new places for what it drives out. */
+const FORCE_SHARE = 0.04;
 
 /**
  * Looks for an assignment of least effort: greedy start by regret, annealing over moves and swaps that keep
@@ -80,7 +82,12 @@ export function searchAssignment(
 		const cold = hot / 2000;
 		for (let move = 0; move < perRun; move++, movesDone++) {
 			const heat = hot * Math.pow(cold / hot, move / perRun);
-			if (random() < SWAP_SHARE) trySwap(layout, below(G), below(G), heat, random);
+			const kind = random();
+			if (kind < FORCE_SHARE) {
+				const g = pickPart(layout, below);
+				const list = allowed[g]!;
+				if (list.length) tryForce(layout, g, list[below(list.length)]!, allowed, heat, random);
+			} else if (kind < FORCE_SHARE + SWAP_SHARE) trySwap(layout, below(G), below(G), heat, random);
 			else {
 				const g = below(G);
 				const list = allowed[g]!;
@@ -136,6 +143,88 @@ function trySwap(
 	layout.place(h, -1);
 	layout.place(g, n);
 	layout.place(h, m);
+	layout.objective = before;
+	return false;
+}
+
+/** A part for a forced move: one without a place when there is any, else any. */
+function pickPart(layout: Layout, below: (limit: number) => number): number {
+	const { G } = layout.problem;
+	const from = below(G);
+	for (let i = 0; i < G; i++) {
+		const g = (from + i) % G;
+		if (layout.assignment[g]! < 0) return g;
+	}
+	return from;
+}
+
+/** The cheapest nook with room for a part that stands nowhere; −1 when there is none. */
+function cheapestFree(layout: Layout, g: number, allowed: readonly (readonly number[])[]): number {
+	let best = -1;
+	let least = Infinity;
+	for (const n of allowed[g]!) {
+		const cost = layout.costAt(g, n);
+		if (cost < least && layout.fits(g, n)) [best, least] = [n, cost];
+	}
+	return best;
+}
+
+/** How many parts in a row may drive out others before a forced move gives up. */
+const CHAIN = 5;
+
+/** Drives parts out of nook `n`, one by one at random, until `g` fits; gives those that went. */
+function makeRoom(layout: Layout, g: number, n: number, random: () => number): number[] {
+	const { G } = layout.problem;
+	const driven: number[] = [];
+	while (!layout.fits(g, n)) {
+		const occupants: number[] = [];
+		for (let h = 0; h < G; h++) if (layout.assignment[h] === n) occupants.push(h);
+		const part = occupants[Math.floor(random() * occupants.length)];
+		if (part === undefined) break;
+		driven.push(part);
+		layout.place(part, -1);
+	}
+	return driven;
+}
+
+/**
+ * Puts part `g` into nook `n` whatever stands there. What is driven out finds its cheapest free place, or drives out
+ * others in its turn, a few times over. Kept if the whole change is accepted; else all is as it was.
+ */
+function tryForce(
+	layout: Layout,
+	g: number,
+	n: number,
+	allowed: readonly (readonly number[])[],
+	heat: number,
+	random: () => number
+): boolean {
+	if (n === layout.assignment[g]) return false;
+	const before = layout.objective;
+	const homes = new Map<number, number>([[g, layout.assignment[g]!]]);
+	const homeless: { part: number; to: number }[] = [{ part: g, to: n }];
+	layout.place(g, -1);
+	for (let link = 0; homeless.length && link < CHAIN;) {
+		const { part, to } = homeless.shift()!;
+		const free = to >= 0 ? to : cheapestFree(layout, part, allowed);
+		if (free >= 0 && layout.fits(part, free)) {
+			layout.place(part, free);
+			continue;
+		}
+		const list = allowed[part]!;
+		const target = to >= 0 ? to : list[Math.floor(random() * list.length)]!;
+		link++;
+		for (const out of makeRoom(layout, part, target, random)) {
+			if (!homes.has(out)) homes.set(out, target);
+			homeless.push({ part: out, to: -1 });
+		}
+		if (layout.fits(part, target)) layout.place(part, target);
+	}
+	for (const { part, to } of homeless)
+		if (to < 0) layout.place(part, cheapestFree(layout, part, allowed));
+	if (accepts(layout.objective - before, heat, random)) return true;
+	for (const part of homes.keys()) layout.place(part, -1);
+	for (const [part, home] of homes) layout.place(part, home);
 	layout.objective = before;
 	return false;
 }
