@@ -43,7 +43,7 @@ export type FitResult =
 	  };
 
 /** Mixes that are really packed for a style before the best of them is taken. */
-const MIXES_PACKED = 10;
+const MIXES_PACKED = 30;
 
 const volumeLeft = (packed: Packed) =>
 	packed.leftOver.reduce((sum, { volumeMl }) => sum + volumeMl, 0);

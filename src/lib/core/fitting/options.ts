@@ -77,13 +77,43 @@ function lyingHeight(kind: ContainerKind, { piece }: Good['thing']): number {
 	return stands ? piece.heightMm : Math.min(piece.widthMm, piece.depthMm);
 }
 
-/** Share of a group's volume that a kind must take before it is worth proposing. */
+/** Share of a group's volume that a kind must be able to take before it is worth proposing. */
 const WORTH_SHARE = 0.6;
 const MOST_CONTAINERS = 8;
 
+const sumOf = (goods: readonly Good[], of: (good: Good) => number) =>
+	goods.reduce((total, good) => total + of(good), 0);
+
+/** Containers of a kind that goods need at the fill share; in jars every kind of goods has its own. */
+function countFor(
+	kind: ContainerKind,
+	goods: readonly Good[],
+	innerMl: number,
+	fillShare: number
+): number {
+	const each = innerMl * fillShare;
+	return kind.role === 'jar'
+		? sumOf(goods, (good) => Math.ceil(good.volumeMl / each))
+		: Math.ceil(sumOf(goods, (good) => good.volumeMl) / each);
+}
+
+/** The goods, the bulkiest first, that so many containers can take. */
+function fillUp(
+	kind: ContainerKind,
+	goods: readonly Good[],
+	count: number,
+	innerMl: number,
+	fillShare: number
+): Good[] {
+	const taken: Good[] = [];
+	for (const good of [...goods].sort((a, b) => b.volumeMl - a.volumeMl))
+		if (countFor(kind, [...taken, good], innerMl, fillShare) <= count) taken.push(good);
+	return taken;
+}
+
 /**
- * Lists the ways to hold one group in a room, with what each costs beyond the containers still free in the house.
- * The last one is always "no container": everything stands free.
+ * Lists the ways to hold one group in a room, with what each costs beyond the containers still free in the house:
+ * all of it in one kind, or part of it with the rest standing free. The last one is always "no container".
  */
 export function holdOptions(
 	want: Want,
@@ -93,37 +123,36 @@ export function holdOptions(
 	ownedLeft: ReadonlyMap<string, number>
 ): HoldOption[] {
 	const clearMm = Math.min(room.heightMm, room.passHeightMm) - room.aboveMm;
-	const sum = (goods: readonly Good[], of: (good: Good) => number) =>
-		goods.reduce((t, g) => t + of(g), 0);
-	const all = sum(want.goods, (good) => good.volumeMl);
-	const massG = sum(want.goods, (good) => good.massG);
+	const all = sumOf(want.goods, (good) => good.volumeMl);
+	const massG = sumOf(want.goods, (good) => good.massG);
+	const optionOf = (kind: ContainerKind, held: readonly Good[], count: number): HoldOption => ({
+		want,
+		kind,
+		count,
+		layers: kind.stack && kind.lid ? Math.max(1, Math.floor(clearMm / kind.heightMm)) : 1,
+		heightMm: filledHeight(kind, held),
+		costMinor: Math.max(0, count - (ownedLeft.get(kind.id) ?? 0)) * kind.priceMinor,
+		loose: want.goods.filter((good) => !held.includes(good)),
+		massG: massG + count * kind.massG
+	});
 	const found: HoldOption[] = [];
 	for (const kind of kinds) {
 		if (!want.roles.includes(kind.role)) continue;
 		const outer = outerOf(kind);
 		const enters = Math.min(outer.widthMm, outer.depthMm) + 2 * play.sideMm <= room.passWidthMm;
 		const held = want.goods.filter(({ thing }) => holdsPiece(kind, thing, clearMm));
-		const heldMl = sum(held, (good) => good.volumeMl);
+		const heldMl = sumOf(held, (good) => good.volumeMl);
 		if (!enters || heldMl < all * WORTH_SHARE || heldMl === 0) continue;
-		const heightMm = filledHeight(kind, held);
-		if (heightMm > clearMm) continue;
+		if (filledHeight(kind, held) > clearMm) continue;
 		const innerMl =
 			(kind.inner.widthMm * kind.inner.depthMm * Math.min(kind.inner.heightMm, clearMm)) / 1000;
-		const count =
-			kind.role === 'jar'
-				? sum(held, (good) => Math.ceil(good.volumeMl / (innerMl * play.fillShare)))
-				: Math.ceil(heldMl / (innerMl * play.fillShare));
-		if (count > MOST_CONTAINERS) continue;
-		found.push({
-			want,
-			kind,
-			count,
-			layers: kind.stack && kind.lid ? Math.max(1, Math.floor(clearMm / kind.heightMm)) : 1,
-			heightMm,
-			costMinor: Math.max(0, count - (ownedLeft.get(kind.id) ?? 0)) * kind.priceMinor,
-			loose: want.goods.filter((good) => !held.includes(good)),
-			massG: massG + count * kind.massG
-		});
+		const count = countFor(kind, held, innerMl, play.fillShare);
+		if (count <= MOST_CONTAINERS) found.push(optionOf(kind, held, count));
+		for (const fewer of new Set([count - 1, Math.ceil(count / 2)])) {
+			if (fewer < 1 || fewer >= count || fewer > MOST_CONTAINERS) continue;
+			const part = fillUp(kind, held, fewer, innerMl, play.fillShare);
+			if (part.length) found.push(optionOf(kind, part, fewer));
+		}
 	}
 	const free: HoldOption = {
 		want,

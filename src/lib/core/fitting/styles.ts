@@ -31,8 +31,8 @@ function floorOf(option: HoldOption): number {
 	);
 }
 
-const WAYS_PER_GROUP = 6;
-const MIXES = 24;
+const WAYS_PER_GROUP = 10;
+const MIXES = 40;
 
 /** Effort of one more kind of container in a nook: the fewest different kinds look calm. */
 const NEW_KIND = 60;

@@ -237,7 +237,7 @@
 							{kind.name}
 							<span class="soft text-sm measure"
 								>{kind.outerTop.widthMm} × {kind.outerTop.depthMm} × {kind.heightMm}</span
-							>{#if buy}<b style="color:var(--color-primary)">
+							>{#if buy}{' '}<b style="color:var(--color-primary)">
 									buy {buy}, {formatMoney(kind.priceMinor * buy, home.currency)}</b
 								>{/if}
 						</li>{/if}
