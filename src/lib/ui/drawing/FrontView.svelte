@@ -3,7 +3,8 @@
 	import { formatLength } from '$lib/core/model';
 	import { reachHeights } from '$lib/core/survey';
 	import { clipText, frontGeometry, nookWords, type NookBox } from './front-geometry';
-	import { inkOf } from './tag-style';
+	import NoteTag from './NoteTag.svelte';
+	import { layTags } from './tag-layout';
 
 	interface Note {
 		group: Group;
@@ -114,33 +115,6 @@
 		fair: 'var(--color-warning)',
 		bad: 'var(--color-error)'
 	};
-	/**
-	 * Where the tags of a box lie: in one column below its name, or, where it is low, side by side without it.
-	 * What finds no room stands behind a last tag that counts it.
-	 */
-	function layTags(box: NookBox, count: number) {
-		const step = font(25);
-		const below = Math.floor((box.h - font(20)) / step);
-		const named = below >= count;
-		const rows = Math.max(1, named ? count : Math.floor(box.h / step));
-		const most = Math.max(1, Math.floor((box.textW - font(6)) / font(33)));
-		const columns = Math.max(1, Math.min(most, Math.ceil(count / rows)));
-		const room = rows * columns;
-		const high = Math.min(font(22), box.h - font(2));
-		const used = Math.min(rows, Math.ceil(count / columns)) * step;
-		const top = named ? box.y + font(20) : box.y + Math.max(font(1), (box.h - used) / 2);
-		const wide = (box.textW - font(6)) / columns - font(3);
-		return {
-			named,
-			high,
-			wide,
-			shown: count > room ? room - 1 : count,
-			at: (i: number) => ({
-				x: box.x + font(4) + (i % columns) * (wide + font(3)),
-				y: top + Math.floor(i / columns) * step
-			})
-		};
-	}
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
@@ -220,7 +194,7 @@
 			{@const price = prices?.get(nook.id)}
 			{@const own = notes?.get(nook.id) ?? []}
 			{@const short = box.h < font(34)}
-			{@const lay = layTags(box, own.length)}
+			{@const lay = layTags(box, own.length, font(1))}
 			<g
 				class="nook"
 				class:selected={selected === nook.id}
@@ -312,63 +286,20 @@
 			</g>
 			{#if own.length && !price}
 				{#each own.slice(0, lay.shown) as { group, part, pinned }, i (group.id)}
-					{@const { x, y } = lay.at(i)}
-					{@const tagWide = lay.wide}
-					{@const tagHigh = lay.high}
-					<g
-						class="note"
-						data-note="{group.id}/{nook.id}"
-						role="button"
-						tabindex="0"
-						aria-label="Tag {group.name} in {nook.name}{pinned ? ', pinned' : ''}"
-						aria-pressed={heldGroup === group.id}
-						onclick={(event) => {
-							event.stopPropagation();
-							onnote?.(group.id, nook.id);
-						}}
-						onkeydown={(event) => keys(event, () => onnote?.(group.id, nook.id))}
-					>
-						<title>{group.name}</title>
-						<rect
-							{x}
-							{y}
-							width={tagWide}
-							height={tagHigh}
-							rx={font(2)}
-							fill="#fffdf7"
-							stroke={inkOf(group.tag.hue)}
-							stroke-width={heldGroup === group.id ? 3.5 : 1.5}
-							vector-effect="non-scaling-stroke"
-							stroke-dasharray={part ? '5 3' : undefined}
-						/>
-						<rect
-							x={x + 1}
-							y={y + 1}
-							width={font(9)}
-							height={tagHigh - 2}
-							fill="url(#tag-mm-{group.tag.hue})"
-						/>
-						<text
-							x={x + font(13)}
-							y={y + tagHigh / 2 + font(4.5)}
-							font-size={font(12.5)}
-							fill="var(--tag-ink)"
-							font-weight="700"
-							font-family="var(--font-mono)">{group.tag.code}{pinned ? '•' : ''}</text
-						>
-						{#if tagWide > font(74)}
-							<text
-								x={x + font(pinned ? 42 : 34)}
-								y={y + tagHigh / 2 + font(4.5)}
-								font-size={font(12.5)}
-								fill="var(--tag-ink)"
-								>{clipText(group.name, tagWide - font(pinned ? 46 : 38), font(12.5))}</text
-							>
-						{/if}
-					</g>
+					<NoteTag
+						{group}
+						{part}
+						{pinned}
+						nookId={nook.id}
+						nookName={nook.name}
+						held={heldGroup === group.id}
+						box={lay.at(i)}
+						px={font(1)}
+						onpick={() => onnote?.(group.id, nook.id)}
+					/>
 				{/each}
 				{#if lay.shown < own.length}
-					{@const { x, y } = lay.at(lay.shown)}
+					{@const last = lay.at(lay.shown)}
 					<g aria-hidden="true" pointer-events="none">
 						<title
 							>{own
@@ -378,8 +309,8 @@
 						>
 						<text
 							class="d-text"
-							x={x + lay.wide / 2}
-							y={y + lay.high / 2 + font(4.5)}
+							x={last.x + last.w / 2}
+							y={last.y + last.h / 2 + font(4.5)}
 							font-size={font(13)}
 							font-weight="700"
 							text-anchor="middle">+{own.length - lay.shown}</text
@@ -402,8 +333,7 @@
 		flex: none;
 		overflow: visible;
 	}
-	.nook,
-	.note {
+	.nook {
 		cursor: pointer;
 	}
 	.nook:hover .hit {
@@ -414,8 +344,7 @@
 		stroke: var(--color-primary);
 		stroke-width: 3px;
 	}
-	.nook:focus-visible .hit,
-	.note:focus-visible rect:first-of-type {
+	.nook:focus-visible .hit {
 		stroke: var(--color-primary);
 		stroke-width: 4px;
 	}

@@ -1,0 +1,53 @@
+import { describe, expect, it } from 'vitest';
+import { demoHome } from '$lib/data/demo';
+import { bareKitchen, NOW } from '$lib/core/fixtures/tiny-home';
+import { clipText, frontGeometry, nookWords } from './front-geometry';
+
+const demo = demoHome(NOW);
+
+describe('the front view', () => {
+	it('draws every nook of the home exactly once, to scale and above the floor', () => {
+		const seen = new Map<string, number>();
+		for (const run of Object.values(demo.runs)) {
+			const view = frontGeometry(demo, run);
+			for (const box of view.nooks) {
+				seen.set(box.nook.id, (seen.get(box.nook.id) ?? 0) + 1);
+				expect(box.y, box.nook.name).toBeGreaterThanOrEqual(0);
+				expect(box.y + box.h, box.nook.name).toBeLessThanOrEqual(view.heightMm);
+				const { widthMm, heightMm } = box.nook.inside;
+				if (box.nook.kind !== 'door' && widthMm) expect(box.w).toBe(Math.max(60, widthMm));
+				if (heightMm) expect(box.h).toBe(Math.max(60, heightMm));
+			}
+		}
+		expect([...seen.keys()].sort()).toEqual(Object.keys(demo.nooks).sort());
+		expect([...seen.values()].every((count) => count === 1)).toBe(true);
+	});
+	it('lays door racks over their shelves and keeps words clear of them', () => {
+		const view = frontGeometry(demo, demo.runs['north']!);
+		const order = view.nooks.map((box) => box.nook.kind);
+		expect(order.lastIndexOf('shelf')).toBeLessThan(order.indexOf('door'));
+		const behind = view.nooks.find((box) => box.nook.id === 'n2-up')!;
+		expect(behind.textW).toBeLessThan(behind.w);
+	});
+	it('has an empty wall where there is no cabinet', () => {
+		expect(frontGeometry(bareKitchen(), bareKitchen().runs['front']!)).toMatchObject({
+			cabinets: [],
+			nooks: [],
+			lengthMm: 3600
+		});
+	});
+});
+
+describe('words on the drawing', () => {
+	it('are cut where they do not fit', () => {
+		expect(clipText('Larder shelf', 1000, 20)).toBe('Larder shelf');
+		expect(clipText('Larder shelf', 80, 20)).toBe('Larder…');
+		expect(clipText('Larder shelf', 10, 20)).toBe('');
+	});
+	it('prefer the part that tells a nook from its neighbours', () => {
+		const view = frontGeometry(demo, demo.runs['north']!);
+		const box = view.nooks.find((b) => b.nook.name === 'Over the sink, middle shelf')!;
+		expect(nookWords(box, 2000, 20)).toBe('Over the sink, middle shelf');
+		expect(nookWords(box, 160, 20)).toBe('Middle shelf');
+	});
+});
