@@ -77,13 +77,16 @@ const size: Rule = ({ figures, place, space }) => {
 	return when(figures.longestMm > long || figures.widestMm > space.passes.widthMm, 'too-wide');
 };
 
+/** What someone who should lift nothing above the shoulder still takes down with one hand, g. */
+const LIGHT_G = 1000;
+
 const lifting: Rule = ({ home, figures, place, people }) => {
 	const base = baseAboveFloorMm(place);
 	const { lift } = home.settings;
 	for (const person of people.filter((p) => p.ageBand !== 'toddler' && p.ageBand !== 'child')) {
 		const body = reachHeights(person.statureMm);
 		const highLimit = person.limits.noAboveShoulder
-			? Math.min(lift.aboveShoulderG, 500)
+			? Math.min(lift.aboveShoulderG, LIGHT_G)
 			: Math.min(lift.aboveShoulderG, person.limits.maxLiftG ?? Infinity);
 		if (figures.heaviestG > highLimit && base > body.shoulder) return 'heavy-high';
 		if (figures.heaviestG > lift.kneeToElbowG && base > body.elbow) return 'heavy-high';

@@ -22,7 +22,7 @@
 		onnote?: (groupId: string, nookId: string) => void;
 		heldGroup?: string | null;
 		/** While a tag is held: what each nook would mean. */
-		prices?: ReadonlyMap<string, { text: string; tone: 'good' | 'fair' | 'bad' }>;
+		prices?: ReadonlyMap<string, { text: string; tone: 'good' | 'fair' | 'bad'; why?: string }>;
 		/** Whose reach is drawn. */
 		person?: Person | null;
 		/** Short words under a nook's name. */
@@ -222,6 +222,7 @@
 					style:fill={nook.kind === 'door' ? 'var(--color-base-200)' : undefined}
 				/>
 				{#if price}
+					{#if price.why}<title>{price.why}</title>{/if}
 					<rect
 						x={box.x + 3}
 						y={box.y + 3}

@@ -73,13 +73,14 @@
 	const heldPart = $derived(
 		held ? model.parts.findIndex((part) => part.figures.groupId === held) : -1
 	);
-	type Meaning = { text: string; tone: 'good' | 'fair' | 'bad' };
+	type Meaning = { text: string; tone: 'good' | 'fair' | 'bad'; why?: string };
 	const prices = $derived.by(() => {
 		if (heldPart < 0) return undefined;
 		return new Map(
 			pricesFor(model, layout, heldPart).map((price): [string, Meaning] => {
 				const at = layout.assignment[heldPart] === -1 ? 0 : price.extra;
-				if (price.hard) return [price.nookId, { text: 'no', tone: 'bad' }];
+				if (price.hard)
+					return [price.nookId, { text: 'no', tone: 'bad', why: hardText(price.hard) }];
 				if (!price.fits)
 					return [price.nookId, { text: price.conflict ? 'no, food' : 'full', tone: 'bad' }];
 				const text =
