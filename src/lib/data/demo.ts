@@ -2,6 +2,7 @@ import house from '../../../data/demo/house.json';
 import stock from '../../../data/demo/stock.json';
 import {
 	addDays,
+	blankNook,
 	categoryOf,
 	Home,
 	makeHome,
@@ -98,7 +99,9 @@ function thingOf(row: StockRow, parsed: ParsedThing): Thing {
 		groupId: (row.into ?? row.key) as Thing['groupId'],
 		parPacks: number('par'),
 		priceMinor: number('p'),
-		avoid: false
+		avoid: false,
+		code: null,
+		rim: null
 	};
 }
 
@@ -136,7 +139,9 @@ function lotOf(
 			thawedOn: null,
 			lastUsedOn: date('last')
 		},
-		states: states as LotState[]
+		states: states as LotState[],
+		owner: '',
+		batch: ''
 	};
 }
 
@@ -189,11 +194,13 @@ export function demoHome(now: string): Home {
 		rented: true,
 		people: withIds(house.people),
 		pets: withIds(house.pets),
-		rooms: withIds(house.rooms),
+		rooms: withIds(house.rooms.map((room) => ({ obstacles: [], ...room }))),
 		runs: withIds(house.runs.map(({ room, ...run }) => ({ ...run, roomId: room }))),
 		stations: withIds(house.stations.map(({ room, ...station }) => ({ ...station, roomId: room }))),
 		cabinets: withIds(house.cabinets.map(({ run, ...cabinet }) => ({ ...cabinet, runId: run }))),
-		nooks: withIds(house.nooks.map(({ cabinet, ...nook }) => ({ ...nook, cabinetId: cabinet }))),
+		nooks: withIds(
+			house.nooks.map(({ cabinet, ...nook }) => ({ ...blankNook(), ...nook, cabinetId: cabinet }))
+		),
 		things: byId(things.map(({ thing }) => thing)),
 		lots: byId(lots),
 		groups: groupsOf(rows),

@@ -52,6 +52,11 @@ export async function loadHome(db: Db, homeId: string): Promise<LoadResult> {
 		((raw[collection] ??= {}) as Record<string, unknown>)[id] = value;
 	const parsed = parseHome(migrate(raw, row.version));
 	if (!parsed.ok) return { ok: false, code: 'damaged', issues: parsed.issues };
+	if (row.version < HOME_VERSION) {
+		// Every record is written anew, and steps back into the older layout are given up with their history.
+		await putHome(db, parsed.home, row.changedAt);
+		return { ok: true, home: parsed.home, revision: row.revision + 1, cursor: 0, history: [] };
+	}
 	return { ok: true, home: parsed.home, revision: row.revision, cursor: row.cursor, history };
 }
 

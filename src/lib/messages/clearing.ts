@@ -1,5 +1,5 @@
 import { daysBetween, type Verdict } from '../core/model';
-import type { Advice, IntakeIssue } from '../core/clearing';
+import type { Advice, CodeIssue, IntakeIssue } from '../core/clearing';
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
 	keep: 'Keep',
@@ -48,6 +48,14 @@ export function intakeIssueText(issue: IntakeIssue): string {
 			return `“${issue.text}” has no name in it. Say what it is.`;
 		case 'intake-count':
 			return `“${issue.text}” is not a count. Write a number from 1 to 10000.`;
+		case 'intake-size':
+			return `“${issue.text}” is not a size. Write 400g, 1.5 kg, 330 ml or 12 fl oz.`;
+		case 'intake-price':
+			return `“${issue.text}” is not a price. Write price 1.20.`;
+		case 'place-unknown':
+			return `There is no place called “${issue.text}”. Choose one from the list, or add it in Walk.`;
+		case 'place-ambiguous':
+			return `“${issue.text}” can be ${issue.names.join(' or ')}. Write more of its name.`;
 		case 'date-unreadable':
 			return `“${issue.text}” is not a date. Write 31/03/27, 03/27 or 31 mar 2027.`;
 		case 'date-does-not-exist':
@@ -61,7 +69,9 @@ const STATE_WORDS: Readonly<Record<string, string>> = {
 	bulging: 'The ends bulge',
 	leaking: 'It leaks',
 	'deep-rust': 'The rust is deep',
-	'dented-seam': 'It is dented on the seam or rim'
+	'dented-seam': 'It is dented on the seam or rim',
+	popped: 'The safety button has popped up',
+	smells: 'It hissed, spurted or smelled bad'
 };
 
 /** Says what the program advises about a lot and why. */
@@ -99,13 +109,29 @@ export function adviceText(advice: Advice): string {
 		case 'broken':
 			return 'Broken. Recycle it where that is possible.';
 		case 'lone-lid-or-box':
-			return facts.state === 'no-lid'
-				? 'A box without its lid. Look for the lid once, then let it go.'
-				: 'A lid without its box. Look for the box once, then let it go.';
+			return `${Number(facts.orphans) > 1 ? `${facts.orphans} of ${facts.count}: ` : ''}${
+				facts.state === 'no-lid'
+					? 'a box without its lid. Look for the lid once, then let it go.'
+					: 'a lid without its box. Look for the box once, then let it go.'
+			}`;
 		case 'more-than-used':
 			return `${facts.owned} ${facts.name}, ${facts.used} used at a time: ${facts.surplus} to decide. One spare is worth keeping where a back place has room.`;
 		case 'unused-long':
 			return `Not used for ${facts.months} months. Give it, or move it to a far place.`;
+		case 'leaking-hazard':
+			return `It is ${facts.state}. Sprays, solvents and strong cleaners go to the collection point, not into the bin or the drain. Do not mix it with anything.`;
+		case 'part-missing':
+			return `A part of the ${facts.name} is missing. Look for it once; without it, recycle it.`;
+		case 'somebody-elses':
+			return `It belongs to ${facts.owner}. Put it where it goes back from.`;
+		case 'disliked':
+			return `You said not to buy ${facts.name} again. If it is good and closed, somebody else will like it.`;
+		case 'spare':
+			return `${facts.here} of them stand here, ${facts.enough} are enough in reach. The rest can be back stock in a back place.`;
+		case 'allergen-apart':
+			return `${facts.person} must not eat this. It goes in a box of its own, with a label of its own, and what is free of it stands above it.`;
+		case 'place-full':
+			return `The place is fuller than it holds, and this is hardly used (${Number(facts.uses).toFixed(2)} times a week).`;
 		case 'hazard-apart':
 			return `It stands with food (${facts.beside}). Cleaners and medicines go apart, locked or high, in their own packs.`;
 	}
@@ -113,3 +139,30 @@ export function adviceText(advice: Advice): string {
 
 /** Says how many days a date is off from today. */
 export const whenText = (today: string, on: string): string => daysText(daysBetween(today, on));
+
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+	'01': 'product number',
+	'10': 'batch',
+	'15': 'best-before date',
+	'17': 'use-by date',
+	'21': 'serial number'
+};
+
+/** Says what is wrong with a scanned or typed code, and the way out. */
+export function codeIssueText(issue: CodeIssue): string {
+	const text = issue.text.length > 60 ? `${issue.text.slice(0, 57)}…` : issue.text;
+	switch (issue.code) {
+		case 'code-unreadable':
+			return `“${text}” is not a code that can be read here. Scan it again, or type what the pack says.`;
+		case 'code-length':
+			return `“${text}” has ${issue.digits} digits. A product number has 8, 12, 13 or 14: scan it again or type the missing ones.`;
+		case 'code-check-digit':
+			return `${text} ends in ${issue.found}, but its check digit should be ${issue.expected}. One digit is wrong: scan it again, or type the name instead.`;
+		case 'code-cut-short':
+			return `The code is cut short: its ${FIELD_WORDS[issue.field] ?? `field ${issue.field}`} has ${issue.have} of ${issue.need} characters. Scan the whole of it again.`;
+		case 'code-unknown-field':
+			return `“${text}” has a field (${issue.field}) that is not read here. Scan the plain bars, or type what the pack says.`;
+		case 'code-date':
+			return `The code says the day ${issue.digits.slice(0, 2)}-${issue.digits.slice(2, 4)}-${issue.digits.slice(4)} (year, month, day), which does not exist. Read the date from the pack.`;
+	}
+}

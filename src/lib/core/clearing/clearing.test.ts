@@ -58,7 +58,14 @@ describe('the entry line', () => {
 				size: { value: 400, unit: 'g' },
 				printed: { on: '2027-03-31', kind: 'best-before' },
 				openedOn: null,
+				frozenOn: null,
+				thawedOn: null,
+				lastUsedOn: null,
 				states: ['dented'],
+				owner: '',
+				place: '',
+				batch: '',
+				priceMinor: null,
 				category: 'food.cans-veg'
 			},
 			issues: []
@@ -302,4 +309,4 @@ describe('deciding', () => {
 });
 
 it('estimates a place by its things', () =>
-	expect(estimateClear(40)).toMatchObject({ minutes: 56, parts: { look: 20 } }));
+	expect(estimateClear({ things: 40 })).toMatchObject({ minutes: 56, parts: { look: 20 } }));

@@ -1,5 +1,18 @@
-import { DecisionId, UseEventId, type Edit, type NookId, type Verdict } from '../model';
-import type { Advice } from './advice';
+import { current } from 'immer';
+import {
+	dayOf,
+	DecisionId,
+	LotId,
+	UseEventId,
+	type Edit,
+	type Home,
+	type Lot,
+	type NookId,
+	type Verdict
+} from '../model';
+import { effectiveDate } from '../rotation';
+import type { Advice } from './advice-rules';
+import { dueFor, LEAVING } from './leaving';
 
 export interface Decide {
 	readonly lotId: string;
@@ -7,21 +20,21 @@ export interface Decide {
 	readonly advice: Advice | null;
 	/** Puts it on the shopping list in the same gesture. */
 	readonly wantAgain: boolean;
-	/** Where it goes, for `move`. */
+	/** Not to be bought again. */
+	readonly avoid?: boolean;
+	/** Why, when it is decided otherwise than advised. */
+	readonly reason?: string;
+	/** To whom or where it leaves; what is somebody else's goes back to them unless said otherwise. */
+	readonly to?: string;
+	/** How many of the lot; all of them unless said. */
+	readonly count?: number;
+	/** Where it goes, for `move` and `back-stock`; null: the table, or where it stands. */
 	readonly toNookId: NookId | null;
-	readonly ids: { readonly decision: string; readonly event: string };
+	/** `rest` is the id of the lot that stays when only a part is decided on. */
+	readonly ids: { readonly decision: string; readonly event: string; readonly rest?: string };
 	/** ISO instant. */
 	readonly now: string;
 }
-
-/** Verdicts after which the goods are out of the home. */
-export const LEAVING: ReadonlySet<Verdict> = new Set([
-	'give',
-	'return',
-	'recycle',
-	'discard',
-	'hazardous'
-]);
 
 /** One letter a verdict, for the keyboard. */
 export const VERDICT_KEYS: Readonly<Record<string, Verdict>> = {
@@ -37,11 +50,22 @@ export const VERDICT_KEYS: Readonly<Record<string, Verdict>> = {
 	z: 'hazardous'
 };
 
-/** Makes the edit that records a decision; what leaves is taken out of stock and logged. */
+/**
+ * Makes the edit that records a decision; what leaves is taken out of stock and logged. Decided on a part only, the
+ * lot is split first, and what stays is left to be decided.
+ */
 export function decide(choice: Decide): Edit {
 	return (draft) => {
 		const lot = draft.lots[choice.lotId];
 		if (!lot) return;
+		const count = Math.min(choice.count ?? lot.count, lot.count);
+		if (count < lot.count && choice.ids.rest) {
+			const rest = LotId.parse(choice.ids.rest);
+			draft.lots[rest] = { ...structuredClone(current(lot)), id: rest, count: lot.count - count };
+			lot.count = count;
+		}
+		const thing = draft.things[lot.thingId];
+		if (thing && choice.avoid !== undefined) thing.avoid = choice.avoid;
 		const id = DecisionId.parse(choice.ids.decision);
 		draft.decisions[id] = {
 			id,
@@ -52,6 +76,10 @@ export function decide(choice: Decide): Edit {
 			verdict: choice.verdict,
 			advised: choice.advice ? { verdict: choice.advice.verdict, code: choice.advice.code } : null,
 			wantAgain: choice.wantAgain,
+			reason: choice.reason ?? '',
+			to: choice.to ?? (choice.verdict === 'return' ? lot.owner : ''),
+			dueOn: dueFor(choice.verdict, dayOf(choice.now)),
+			doneOn: null,
 			at: choice.now
 		};
 		if (LEAVING.has(choice.verdict)) {
@@ -66,6 +94,7 @@ export function decide(choice: Decide): Edit {
 			};
 			lot.count = 0;
 		} else if (choice.verdict === 'move') lot.nookId = choice.toNookId;
+		else if (choice.verdict === 'back-stock' && choice.toNookId) lot.nookId = choice.toNookId;
 	};
 }
 
@@ -88,4 +117,53 @@ export function undecidedLots(
 	return Object.values(home.lots)
 		.filter((lot) => lot.nookId === nookId && lot.count > 0 && !done.has(lot.id))
 		.map((lot) => lot.id as string);
+}
+
+/** Where a lot moves unless another place is chosen: as the plan in force says for its group. */
+export function planTarget(home: Home, lotId: string): NookId | null {
+	const lot = home.lots[lotId];
+	const groupId = lot && home.things[lot.thingId]?.groupId;
+	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
+	return plan?.assignments.find((part) => part.groupId === groupId)?.nookId ?? null;
+}
+
+/** Where back stock goes: the place of the group among the satellite places, else the first of them; null: none. */
+export function backPlace(home: Home): NookId | null {
+	return Object.values(home.nooks).find((nook) => nook.tags.includes('satellite'))?.id ?? null;
+}
+
+/**
+ * Orders the pile: what is still open first, then by the strength of its advice, then the nearest date, then by id.
+ */
+export function decisionOrder(
+	home: Home,
+	lots: readonly Lot[],
+	isOpen: (lotId: string) => boolean,
+	strengthOf: (lotId: string) => number
+): Lot[] {
+	const dateOf = new Map(
+		lots.map((lot) => {
+			const thing = home.things[lot.thingId];
+			return [lot.id, (thing && effectiveDate(lot, thing)?.on) ?? '9999'] as const;
+		})
+	);
+	return [...lots].sort(
+		(a, b) =>
+			Number(isOpen(b.id)) - Number(isOpen(a.id)) ||
+			strengthOf(b.id) - strengthOf(a.id) ||
+			dateOf.get(a.id)!.localeCompare(dateOf.get(b.id)!) ||
+			(a.id < b.id ? -1 : 1)
+	);
+}
+
+/** Counts the lots of each place whose time has passed on `today`; places without any are left out. */
+export function pastByPlace(home: Home, today: string): ReadonlyMap<string, number> {
+	const counts = new Map<string, number>();
+	for (const lot of Object.values(home.lots)) {
+		const thing = home.things[lot.thingId];
+		if (!lot.nookId || lot.count <= 0 || !thing) continue;
+		const date = effectiveDate(lot, thing);
+		if (date && date.on < today) counts.set(lot.nookId, (counts.get(lot.nookId) ?? 0) + 1);
+	}
+	return counts;
 }

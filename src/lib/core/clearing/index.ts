@@ -1,7 +1,84 @@
 export { parsePrintedDate, type DateOrder, type DateResult } from './parse-date';
 export { parseIntake, type IntakeIssue, type IntakeLine, type IntakeResult } from './parse-intake';
-export { adviseLot, type Advice, type AdviceCode, type AdviceContext } from './advice';
+export { formatIntake } from './format-intake';
+export { findPlace, type PlaceResult } from './find-place';
+export {
+	checkDigit,
+	isInStore,
+	looksLikeCode,
+	parseCode,
+	type CodeFacts,
+	type CodeIssue,
+	type CodeResult
+} from './parse-code';
+export { adviseLot } from './advice';
+export type { Advice, AdviceCode, AdviceContext } from './advice-rules';
 export { knownThing, takeIn, type TakeIn } from './take-in';
-export { decide, LEAVING, undecidedLots, VERDICT_KEYS, type Decide } from './decide';
-export { tally, type TallyLine } from './tally';
-export { estimateClear, type ClearEstimate } from './estimate';
+export {
+	backPlace,
+	decide,
+	decisionOrder,
+	pastByPlace,
+	planTarget,
+	undecidedLots,
+	VERDICT_KEYS,
+	type Decide
+} from './decide';
+export {
+	changeLeaving,
+	doNotBuy,
+	dueFor,
+	goingOut,
+	LEAVING,
+	markGone,
+	onTheTable,
+	type GoingOut,
+	type OutList
+} from './leaving';
+export { tally, tallyHome, type HomeTally, type PlaceTally, type TallyLine } from './tally';
+export {
+	estimateClear,
+	estimatePlace,
+	learnedRatio,
+	type ClearEstimate,
+	type LearnedRatio
+} from './estimate';
+export {
+	endSession,
+	halfDone,
+	openSession,
+	resumeSession,
+	startSession,
+	stopSession,
+	tickStray,
+	workedMinutes
+} from './sessions';
+export {
+	freeStretches,
+	planDay,
+	type DayBlock,
+	type DayInput,
+	type DayPlace,
+	type DayPlan,
+	type Stretch
+} from './plan-day';
+export { straysFor, type Stray } from './strays';
+export {
+	FIT_MM,
+	matchHome,
+	matchSets,
+	rimPieces,
+	type NearMiss,
+	type RimPiece,
+	type SetMatch,
+	type SetPair
+} from './match-sets';
+export { capacityByCups, capacityByWater, capacityOf, freezeFill, type Shape } from './capacity';
+export {
+	cutAtBoundary,
+	DEFAULT_BOUNDARY,
+	type BoundaryCut,
+	type BoundaryItem,
+	type BoundaryLimits
+} from './boundary';
+export { cutPlace, wantingOf, type PlaceCut, type Wanting } from './place-cut';

@@ -16,23 +16,41 @@ export type DateResult =
 	  };
 
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+/** A month by name, for a pattern: three letters or the whole word. */
+export const MONTH_WORD =
+	'(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)';
 const fullYear = (year: number) => (year < 100 ? 2000 + year : year);
+const isMonth = (part: string) => new RegExp(`^${MONTH_WORD}$`).test(part);
+
+/** Splits `31mar27`, `mar 31, 2027` or `31.03.27` into its parts. */
+const partsOf = (text: string) =>
+	text
+		.trim()
+		.toLowerCase()
+		.replace(/(\d)([a-z])/g, '$1 $2')
+		.replace(/([a-z])(\d)/g, '$1 $2')
+		.split(/[\s,./-]+/)
+		.filter(Boolean);
+
+/** Splits six or eight digits without signs between them, by the order that holds. */
+function unpack(digits: string, order: DateOrder): string[] {
+	const yearFirst =
+		digits.length === 8 ? /^(19|20)\d\d(0[1-9]|1[0-2])/.test(digits) : order === 'ymd';
+	const long = digits.length === 8 ? 4 : 2;
+	const at = yearFirst ? [0, long, long + 2] : [0, 2, 4];
+	return at.map((from, i) => digits.slice(from, at[i + 1] ?? digits.length));
+}
 
 /**
- * Reads a printed date: `2027-03-31`, `31/03/27`, `31 mar 2027`, `03/27`, `mar 27`.
- * A month alone means its last day. A date that two orders read differently is ambiguous until
+ * Reads a printed date: `2027-03-31`, `31/03/27`, `31 mar 2027`, `Mar 31, 2027`, `31MAR27`, `310327`, `03/27`,
+ * `mar 27`, `2027-03`. A month alone means its last day. A date that two orders read differently is ambiguous until
  * the home's order is known.
  * @example parsePrintedDate('03/27', null) // { ok: true, on: '2027-03-31', monthOnly: true }
  */
 export function parsePrintedDate(text: string, order: DateOrder): DateResult {
-	const parts = text
-		.trim()
-		.toLowerCase()
-		.split(/[\s./-]+/)
-		.filter(Boolean);
-	const named = parts.findIndex(
-		(part) => MONTHS.includes(part.slice(0, 3)) && /^[a-z]+$/.test(part)
-	);
+	const compact = /^\s*(\d{6}|\d{8})\s*$/.exec(text);
+	const parts = compact ? unpack(compact[1]!, order) : partsOf(text);
+	const named = parts.findIndex(isMonth);
 	const numbers = parts.filter((_, i) => i !== named).map(Number);
 	const readable =
 		parts.length >= 2 && parts.length <= 3 && numbers.every((n) => Number.isInteger(n) && n >= 0);

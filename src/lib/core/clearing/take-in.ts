@@ -16,6 +16,8 @@ export interface TakeIn {
 	/** Ids to use for a new thing and the lot. */
 	readonly thingId: string;
 	readonly lotId: string;
+	/** Number read from the pack, 8 to 14 digits. */
+	readonly code?: string | null;
 	/** ISO date. */
 	readonly today: string;
 }
@@ -45,15 +47,23 @@ function newThing(line: IntakeLine, id: string): Thing {
 		groupId: null,
 		parPacks: null,
 		priceMinor: null,
-		avoid: false
+		avoid: false,
+		code: null,
+		rim: null
 	};
 }
 
 /** Makes the edit that books a line of the entry line: a lot of a known thing, or of a new one. */
-export function takeIn({ line, nookId, thingId, lotId, today }: TakeIn): Edit {
+export function takeIn({ line, nookId, thingId, lotId, today, code = null }: TakeIn): Edit {
 	return (draft) => {
 		const thing = knownThing(draft as Home, line.name) ?? newThing(line, thingId);
 		draft.things[thing.id] ??= thing;
+		const booked = draft.things[thing.id]!;
+		if (line.priceMinor !== null) booked.priceMinor = line.priceMinor;
+		if (code && !booked.code) booked.code = code;
+		// Who lives here is a user of it; anybody else is an owner to give it back to.
+		const person = Object.values(draft.people).find((one) => sameName(one.name, line.owner));
+		if (person && !booked.userIds.includes(person.id)) booked.userIds.push(person.id);
 		const lot: Lot = {
 			id: LotId.parse(lotId),
 			thingId: thing.id,
@@ -63,11 +73,13 @@ export function takeIn({ line, nookId, thingId, lotId, today }: TakeIn): Edit {
 			dates: {
 				printed: line.printed,
 				openedOn: line.openedOn,
-				frozenOn: line.states.includes('frozen') ? today : null,
-				thawedOn: line.states.includes('thawed') ? today : null,
-				lastUsedOn: null
+				frozenOn: line.frozenOn ?? (line.states.includes('frozen') ? today : null),
+				thawedOn: line.thawedOn ?? (line.states.includes('thawed') ? today : null),
+				lastUsedOn: line.lastUsedOn
 			},
-			states: [...line.states]
+			states: [...line.states],
+			owner: person ? '' : line.owner,
+			batch: line.batch
 		};
 		draft.lots[lot.id] = lot;
 	};

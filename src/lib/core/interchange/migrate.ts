@@ -1,10 +1,11 @@
 import { HOME_VERSION } from '../model';
+import { toVersion2 } from './to-version-2';
 
 /** Carries a home of one version to the next; pure, and takes nothing away that the next version keeps. */
 export type Migration = (home: unknown) => unknown;
 
-/** The step from version N stands at index N − 1. Version 1 is the first, so the ladder has no step yet. */
-export const MIGRATIONS: readonly Migration[] = [];
+/** The step from version N stands at index N − 1. */
+export const MIGRATIONS: readonly Migration[] = [toVersion2];
 
 /** Carries a home up the ladder to today's version, for files and for the database alike. */
 export function migrate(

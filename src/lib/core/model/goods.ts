@@ -78,7 +78,21 @@ export const Thing = z.strictObject({
 	/** How many to hold, in packs; null: not restocked. */
 	parPacks: z.int().min(0).max(10_000).nullable(),
 	priceMinor: Minor.nullable(),
-	avoid: z.boolean()
+	avoid: z.boolean(),
+	/** Number on the pack, 8 to 14 digits; null: none known. */
+	code: z
+		.string()
+		.regex(/^\d{8,14}$/)
+		.nullable(),
+	/** For a box, a pot or a lid: the rim by which it finds its other half. A round rim has two equal sides. */
+	rim: z
+		.strictObject({
+			part: z.enum(['vessel', 'lid']),
+			shape: z.enum(['round', 'rect']),
+			widthMm: Mm,
+			depthMm: Mm
+		})
+		.nullable()
 });
 export type Thing = z.infer<typeof Thing>;
 
@@ -95,8 +109,11 @@ export const LOT_STATES = [
 	'leaking',
 	'rusty',
 	'deep-rust',
+	'popped',
+	'smells',
 	'no-lid',
 	'no-box',
+	'no-part',
 	'broken'
 ] as const;
 export const LotState = z.enum(LOT_STATES);
@@ -116,7 +133,11 @@ export const Lot = z.strictObject({
 		thawedOn: IsoDate.nullable(),
 		lastUsedOn: IsoDate.nullable()
 	}),
-	states: z.array(LotState)
+	states: z.array(LotState),
+	/** Whose it is when it is not the household's; empty: theirs. */
+	owner: Words,
+	/** The maker's batch, as printed on the pack. */
+	batch: Words
 });
 export type Lot = z.infer<typeof Lot>;
 
@@ -145,6 +166,14 @@ export const Decision = z.strictObject({
 	/** The verdict the program had advised, with the code of its rule; null: it had none. */
 	advised: z.strictObject({ verdict: Verdict, code: Words }).nullable(),
 	wantAgain: z.boolean(),
+	/** Why it was decided otherwise than advised. */
+	reason: Words,
+	/** To whom or where it goes: a name, a shop that takes returns, a collection point. */
+	to: Words,
+	/** For what leaves: to be out of the house by; for what is on hold: to be asked again on. */
+	dueOn: IsoDate.nullable(),
+	/** When it was out of the house, or asked again. */
+	doneOn: IsoDate.nullable(),
 	at: Instant
 });
 export type Decision = z.infer<typeof Decision>;
@@ -185,8 +214,17 @@ export const ClearingSession = z.strictObject({
 	id: SessionId,
 	nookId: NookId,
 	startedAt: Instant,
+	/** null: half done; it can be taken up again. */
 	endedAt: Instant.nullable(),
-	plannedMin: z.number().min(0)
+	plannedMin: z.number().min(0),
+	/** Minutes worked before the present stretch. */
+	workedMin: z.number().min(0),
+	/** Start of the present stretch; null: stopped. */
+	runningSince: Instant.nullable(),
+	/** Things that were looked at. */
+	things: z.int().min(0),
+	/** Keys of the strays that were fetched. */
+	strays: z.array(Words)
 });
 export type ClearingSession = z.infer<typeof ClearingSession>;
 

@@ -4,6 +4,7 @@ import {
 	Decision,
 	Group,
 	Instant,
+	IsoDate,
 	Lot,
 	Meal,
 	Reset,
@@ -11,13 +12,13 @@ import {
 	Thing,
 	UseEvent
 } from './goods';
-import { HomeId, PlanId } from './ids';
+import { HomeId, NookId, PlanId } from './ids';
 import { Cabinet, Nook, Person, Pet, Room, Run, Station, Words } from './places';
 import { ContainerKind, FitPlan, Mark, Pin, ZonePlan } from './plans';
 import { Settings } from './settings';
 
 /** The version of the file and record layout that this program writes. */
-export const HOME_VERSION = 1;
+export const HOME_VERSION = 2;
 
 /** The schema of each kind of record, by the name of its collection. */
 export const RECORD_SCHEMAS = {
@@ -46,6 +47,10 @@ export const RECORD_SCHEMAS = {
 export type CollectionName = keyof typeof RECORD_SCHEMAS;
 export const COLLECTION_NAMES = Object.keys(RECORD_SCHEMAS) as CollectionName[];
 
+const MinuteOfDay = z
+	.int()
+	.min(0)
+	.max(24 * 60);
 const collection = <S extends z.ZodType>(record: S) => z.record(z.string(), record);
 
 /** What a home says of itself, without its collections. */
@@ -64,8 +69,22 @@ export const HomeHead = z.strictObject({
 		change: z.enum(['scratch', 'little']),
 		room: z.enum(['slack', 'every-inch']),
 		tops: z.boolean(),
-		boxes: z.enum(['decant', 'packs'])
+		boxes: z.enum(['decant', 'packs']),
+		/** How a clear-out runs: one place after the other, or everything out first. */
+		clear: z.enum(['place-at-a-time', 'all-at-once'])
 	}),
+	/** The clear-out that is planned; null: none. Minutes are counted from midnight. */
+	clearDay: z
+		.strictObject({
+			on: IsoDate,
+			fromMin: MinuteOfDay,
+			/** Nothing is started that cannot be closed by then. */
+			stopMin: MinuteOfDay,
+			fixed: z.array(z.strictObject({ name: Words, fromMin: MinuteOfDay, toMin: MinuteOfDay })),
+			hands: z.int().min(1).max(12),
+			nookIds: z.array(NookId)
+		})
+		.nullable(),
 	settings: Settings,
 	pins: z.array(Pin),
 	activePlanId: PlanId.nullable()

@@ -4,7 +4,7 @@ export * from './goods';
 export * from './plans';
 export * from './settings';
 export * from './home';
-export { makeHome, headOf, type MakeHomeOptions } from './make';
+export { blankDecision, blankNook, headOf, makeHome, type MakeHomeOptions } from './make';
 export {
 	formatLength,
 	formatMass,
@@ -29,4 +29,14 @@ export {
 export { USES_PER_WEEK, usesPerWeek } from './uses';
 export { categoryOf, categoryFromName, CATEGORIES, type Category } from './categories';
 export { pieceVolumeMl } from './volume';
-export { memoOn } from './memo';
+export { cacheByKey, memoOn } from './memo';
+export {
+	formatQuantity,
+	parseQuantity,
+	QUANTITY_UNITS,
+	QUANTITY_UNIT_WORDS,
+	quantityUnit,
+	volumeWays,
+	type Quantity,
+	type QuantityResult
+} from './quantity';

@@ -1,6 +1,8 @@
 import { DEFAULT_SETTINGS } from './settings';
 import { COLLECTION_NAMES, type Home, type HomeHead } from './home';
+import type { Decision } from './goods';
 import { HomeId } from './ids';
+import type { Nook } from './places';
 
 export interface MakeHomeOptions {
 	readonly id: string;
@@ -24,7 +26,15 @@ export function makeHome({ id, name, now, units = 'mm', currency = 'EUR' }: Make
 		currency,
 		dateOrder: null,
 		rented: false,
-		schools: { near: 'use', change: 'little', room: 'slack', tops: false, boxes: 'packs' },
+		schools: {
+			near: 'use',
+			change: 'little',
+			room: 'slack',
+			tops: false,
+			boxes: 'packs',
+			clear: 'place-at-a-time'
+		},
+		clearDay: null,
 		settings: structuredClone(DEFAULT_SETTINGS),
 		pins: [],
 		activePlanId: null
@@ -39,3 +49,23 @@ export function headOf(home: Home): HomeHead {
 	for (const name of COLLECTION_NAMES) delete head[name];
 	return head as HomeHead;
 }
+
+/** What a new nook has until more is known of it. */
+export const blankNook = () =>
+	({
+		opening: null,
+		readings: { widthMm: [], depthMm: [], heightMm: [] },
+		obstructions: [],
+		loadG: null,
+		tags: [],
+		climate: [],
+		temperatureC: null,
+		locked: false,
+		fixings: null,
+		photoId: null,
+		found: null
+	}) satisfies Partial<Nook>;
+
+/** What a new decision has until something is said of it. */
+export const blankDecision = () =>
+	({ reason: '', to: '', dueOn: null, doneOn: null }) satisfies Partial<Decision>;

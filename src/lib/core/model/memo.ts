@@ -22,3 +22,24 @@ export function memoOn<Result>(
 		return result;
 	};
 }
+
+/**
+ * Remembers the last few answers by a key that says all they depend on, so that a change which the key does not see
+ * (a name, a lot) costs nothing. The oldest is forgotten first; drafts need no care, since the key is a text.
+ * @example cacheByKey(4, (home) => fingerprint(planOf(home)), measureWalks)
+ */
+export function cacheByKey<Input, Result>(
+	limit: number,
+	keyOf: (input: Input) => string,
+	compute: (input: Input) => Result
+): (input: Input) => Result {
+	const known = new Map<string, Result>();
+	return (input) => {
+		const key = keyOf(input);
+		const result = known.has(key) ? known.get(key)! : compute(input);
+		known.delete(key);
+		known.set(key, result);
+		if (known.size > limit) known.delete(known.keys().next().value!);
+		return result;
+	};
+}

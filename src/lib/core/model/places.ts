@@ -35,6 +35,20 @@ export type Person = z.infer<typeof Person>;
 export const Pet = z.strictObject({ id: PetId, name: Words, kind: Words });
 export type Pet = z.infer<typeof Pet>;
 
+export const OBSTACLE_KINDS = ['island', 'table', 'bed', 'pillar', 'other'] as const;
+/** What one walks round and that is no cabinet. Left top corner and size on the plan. */
+export const Obstacle = z.strictObject({
+	kind: z.enum(OBSTACLE_KINDS),
+	name: Words,
+	x: PlanMm,
+	y: PlanMm,
+	widthMm: Mm,
+	depthMm: Mm,
+	/** Free height beneath it, as under a bed; 0: it stands on the floor. */
+	clearBelowMm: Mm
+});
+export type Obstacle = z.infer<typeof Obstacle>;
+
 export const Room = z.strictObject({
 	id: RoomId,
 	name: Words,
@@ -42,6 +56,7 @@ export const Room = z.strictObject({
 	outline: z.array(Point).min(3),
 	/** Ways through to the next room: a straight gap from `a` to `b`. */
 	doors: z.array(z.strictObject({ a: Point, b: Point })),
+	obstacles: z.array(Obstacle),
 	ceilingMm: Mm,
 	climate: z.array(ClimateTag)
 });
@@ -94,7 +109,11 @@ export const CABINET_FORMS = [
 	'chest',
 	'basin',
 	'mirror',
-	'trolley'
+	'trolley',
+	'corner',
+	'carousel',
+	'under-bed',
+	'door-rack'
 ] as const;
 export const Cabinet = z.strictObject({
 	id: CabinetId,
@@ -131,7 +150,16 @@ export const NOOK_KINDS = [
 	'freezer-drawer',
 	'chest-layer',
 	'chest-basket',
-	'trolley'
+	'trolley',
+	'corner',
+	'carousel',
+	'under-shelf',
+	'hooks',
+	'rail',
+	'slide-out',
+	'side-panel',
+	'under-bed',
+	'cupboard'
 ] as const;
 export const NookKind = z.enum(NOOK_KINDS);
 export type NookKind = z.infer<typeof NookKind>;
@@ -165,6 +193,30 @@ export const InsideSize = z.strictObject({
 });
 export type InsideSize = z.infer<typeof InsideSize>;
 
+/** What may be fixed to the walls of a place: `no-holes` is clamps, hooks that hang over and adhesive. */
+export const FIXINGS = ['any', 'no-holes', 'none'] as const;
+export type Fixings = (typeof FIXINGS)[number];
+
+/** How a place was found that the home had all along. */
+export const HIDDEN_KINDS = [
+	'second-shelf',
+	'under-shelf-basket',
+	'door-rack',
+	'door-hooks',
+	'wall-hooks',
+	'cabinet-top',
+	'slide-out',
+	'turntable',
+	'trolley',
+	'side-panel',
+	'under-bed',
+	'unused-cupboard'
+] as const;
+export const HiddenKind = z.enum(HIDDEN_KINDS);
+export type HiddenKind = z.infer<typeof HiddenKind>;
+
+const Readings = z.array(Mm).max(3);
+
 export const Nook = z.strictObject({
 	id: NookId,
 	cabinetId: CabinetId,
@@ -172,12 +224,29 @@ export const Nook = z.strictObject({
 	kind: NookKind,
 	/** Bottom left corner on the cabinet's front: x from its left side, z above its underside. */
 	at: z.strictObject({ xMm: Mm, zMm: Mm }),
+	/** The smallest of the readings of each side, where there are any. */
 	inside: InsideSize,
+	/** Up to three readings a side, as they were taken. */
+	readings: z.strictObject({ widthMm: Readings, depthMm: Readings, heightMm: Readings }),
 	/** Clear way in; null: as large as the inside. */
 	opening: z.strictObject({ widthMm: Mm, heightMm: Mm }).nullable(),
 	obstructions: z.array(Obstruction),
 	loadG: z.int().positive().nullable(),
 	tags: z.array(z.enum(['use-first', 'satellite', 'plain-sight'])),
-	adjustable: z.boolean()
+	adjustable: z.boolean(),
+	/** What its spot adds to the climate of cabinet and room. */
+	climate: z.array(ClimateTag),
+	temperatureC: z.number().min(-60).max(90).nullable(),
+	/** A lock of its own, besides one of the cabinet's. */
+	locked: z.boolean(),
+	/** null: as the home says, no holes where it is rented. */
+	fixings: z.enum(FIXINGS).nullable(),
+	/** Key of a picture in the store of photos. */
+	photoId: z
+		.string()
+		.regex(/^[\w-]{1,64}$/)
+		.nullable(),
+	/** Set where it was accepted from the finder of hidden storage. */
+	found: HiddenKind.nullable()
 });
 export type Nook = z.infer<typeof Nook>;

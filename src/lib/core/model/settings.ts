@@ -37,7 +37,22 @@ export const Settings = z.strictObject({
 		pipeMm: z.int().min(0),
 		fillShare: z.number().min(0.1).max(1)
 	}),
-	unusedMonths: z.int().min(1)
+	unusedMonths: z.int().min(1),
+	/** Limits of the work triangle between sink, hob and fridge. */
+	triangle: z.strictObject({
+		leastSideMm: z.int().min(0),
+		mostSideMm: z.int().min(0),
+		mostSumMm: z.int().min(0)
+	}),
+	/** First estimate of the time for a place, minutes, before this home has sessions of its own. */
+	clearTime: z.strictObject({
+		emptyMin: factor,
+		lookMinPerThing: factor,
+		decantMinPerL: factor,
+		putBackMin: factor,
+		/** People under-estimate: the plain sum is multiplied by this. */
+		times: factor
+	})
 });
 export type Settings = z.infer<typeof Settings>;
 
@@ -58,5 +73,7 @@ export const DEFAULT_SETTINGS: Settings = {
 	slackShare: 0.15,
 	lift: { aboveShoulderG: 3000, kneeToElbowG: 7000 },
 	play: { sideMm: 3, frontMm: 10, aboveMm: 30, overLipMm: 50, pipeMm: 10, fillShare: 0.8 },
-	unusedMonths: 12
+	unusedMonths: 12,
+	triangle: { leastSideMm: 1200, mostSideMm: 2700, mostSumMm: 7900 },
+	clearTime: { emptyMin: 10, lookMinPerThing: 0.5, decantMinPerL: 1, putBackMin: 10, times: 1.4 }
 };

@@ -28,6 +28,9 @@ const SIDES = [
 	{ field: 'height', key: 'heightMm' }
 ] as const;
 
+/** Kinds that are meant to be flat or narrow. */
+const SHALLOW: ReadonlySet<Nook['kind']> = new Set(['door', 'hooks', 'rail', 'side-panel']);
+
 /** Checks one side; the unit slips looked for are mm typed for cm (÷10), inches read as mm (×25.4). */
 function checkSide(nook: Nook, cabinet: Cabinet, side: (typeof SIDES)[number]): SurveyIssue | null {
 	const insideMm = nook.inside[side.key];
@@ -38,7 +41,8 @@ function checkSide(nook: Nook, cabinet: Cabinet, side: (typeof SIDES)[number]): 
 	if (nook.kind === 'top' && side.field === 'height') return null;
 	if (insideMm <= outsideMm) {
 		// A tenth of the body or less: centimetres typed as millimetres.
-		const slip = insideMm * 10 <= outsideMm && nook.kind !== 'door' && side.field !== 'height';
+		const slip =
+			insideMm * 10 <= outsideMm && !SHALLOW.has(nook.kind) && side.field !== 'height';
 		return slip ? { ...at, code: 'unit-slip', insideMm, outsideMm, likelyMm: insideMm * 10 } : null;
 	}
 	if (insideMm >= outsideMm * 4)

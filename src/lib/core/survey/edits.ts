@@ -1,4 +1,5 @@
 import {
+	blankNook,
 	CabinetId,
 	NookId,
 	RoomId,
@@ -56,6 +57,7 @@ export function addRoom({ name, widthMm, depthMm, ids }: NewRoom): Edit {
 						}
 					]
 				: [],
+			obstacles: [],
 			ceilingMm: 2500,
 			climate: []
 		};
@@ -106,10 +108,7 @@ export function addCabinet(runId: string, form: CabinetForm, newId: () => string
 				cabinetId: id,
 				...structuredClone(shape),
 				name: `${name}: ${shape.name}`,
-				opening: null,
-				obstructions: [],
-				loadG: null,
-				tags: []
+				...blankNook()
 			};
 		}
 		if (form.station)

@@ -83,6 +83,10 @@ const BASIN: Sizes = { baseMm: 250, widthMm: 600, heightMm: 550, depthMm: 440 };
 const MIRROR: Sizes = { baseMm: 1450, widthMm: 600, heightMm: 650, depthMm: 150 };
 const TROLLEY: Sizes = { baseMm: 60, widthMm: 400, heightMm: 800, depthMm: 500, front: 'open' };
 
+const CORNER: Sizes = { ...BASE, widthMm: 900, depthMm: 850, pegs: false };
+const BED: Sizes = { baseMm: 0, widthMm: 900, heightMm: 180, depthMm: 2000, front: 'open' };
+const RACK: Sizes = { baseMm: 300, widthMm: 500, heightMm: 1400, depthMm: 100, front: 'open' };
+
 const inside = (widthMm: number, depthMm: number, heightMm: number) => ({
 	widthMm,
 	depthMm,
@@ -149,5 +153,16 @@ export const CABINET_FORMS_LIST: readonly CabinetForm[] = [
 		'basin'
 	),
 	form('mirror', 'Mirror cabinet', MIRROR, levels('shelf', 3, MIRROR, 'Shelf', 10)),
-	form('trolley', 'Trolley', TROLLEY, levels('trolley', 3, TROLLEY, 'Tier'))
+	form('trolley', 'Trolley', TROLLEY, levels('trolley', 3, TROLLEY, 'Tier')),
+	form('corner', 'Corner cabinet', CORNER, levels('corner', 2, CORNER, 'Corner shelf')),
+	form(
+		'carousel',
+		'Corner cabinet with a carousel',
+		CORNER,
+		levels('carousel', 2, CORNER, 'Carousel', 160)
+	),
+	form('under-bed', 'Under a bed', BED, [
+		fixed('Under the bed', 'under-bed', 0, 0, inside(900, 700, 160))
+	]),
+	form('door-rack', 'Rack on a room door', RACK, levels('door', 5, RACK, 'Pocket', 10))
 ];

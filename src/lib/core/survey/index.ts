@@ -21,7 +21,56 @@ export {
 	type ReachSpot
 } from './reach';
 export { checkNook, checkSurvey, tapeList, type SurveyIssue, type TapeItem } from './checks';
-export { walkingDistances, type WalkingDistances } from './walking';
+export {
+	walkGraphOf,
+	walkingDistances,
+	walkPath,
+	walksBetween,
+	type WalkGraph,
+	type WalkingDistances
+} from './walking';
+export { freeNear, isClear, isFree, isInside, layWalkSpace, type WalkSpace } from './walk-space';
+export { workTriangle, type TriangleIssue, type TriangleSide, type WorkTriangle } from './triangle';
+export { climateTags, spaceTotals, type SpaceSum, type SpaceTotals } from './totals';
+export { clearReadings, READINGS, smallest, spreadMm, takeReading } from './readings';
+export {
+	addShelf,
+	divideNook,
+	duplicateCabinet,
+	levelShelves,
+	nextPegMm,
+	removeNook
+} from './shape-edits';
+export {
+	addCorner,
+	addObstacle,
+	addRun,
+	changeObstacle,
+	moveCabinet,
+	moveCorner,
+	moveStation,
+	moveWall,
+	removeObstacle,
+	removeRoom,
+	removeRun,
+	removeStation,
+	resizeRoom,
+	SNAP_MM,
+	snapCabinet,
+	snapPoint,
+	snapTo,
+	type Snapped
+} from './plan-edits';
+export {
+	findHidden,
+	fixingsOf,
+	floorGaps,
+	HIDDEN_ROWS,
+	ratedLoadG,
+	widestGap,
+	type HiddenPlace
+} from './hidden';
+export { acceptHidden } from './accept-hidden';
 export { CABINET_FORMS_LIST, type CabinetForm } from './forms';
 export {
 	addCabinet,

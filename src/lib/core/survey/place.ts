@@ -97,7 +97,12 @@ const PULL_OUT: ReadonlySet<NookKind> = new Set([
 	'freezer-drawer',
 	'chest-basket',
 	'crisper',
-	'trolley'
+	'trolley',
+	'carousel',
+	'slide-out',
+	'hooks',
+	'rail',
+	'side-panel'
 ]);
 /** Whether the contents come to the person, so that depth costs nothing. */
 export const isPullOut = (nook: Pick<Nook, 'kind'>): boolean => PULL_OUT.has(nook.kind);

@@ -336,7 +336,9 @@ describe('survey edits', () => {
 				count: 1,
 				unit: 'pack',
 				dates: { printed: null, openedOn: null, frozenOn: null, thawedOn: null, lastUsedOn: null },
-				states: []
+				states: [],
+				owner: '',
+				batch: ''
 			} as never;
 		});
 		const gone = apply(stocked, removeCabinet(nook.cabinetId));

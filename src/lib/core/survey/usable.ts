@@ -6,6 +6,8 @@ const SERVICED = new Set<Obstruction['kind']>(['pipe', 'trap', 'valve', 'filter'
 /** Obstructions that begin within this depth take away front run, mm. */
 const FRONT_ZONE_MM = 150;
 const BACK_ROW_FROM_MM = 400;
+/** A drawer's contents must clear what closes over it by so much, mm. */
+const CLOSING_PLAY_MM = 5;
 
 export interface Box {
 	readonly x: number;
@@ -119,7 +121,8 @@ export function usableSpace(
 		return { ok: false, missing };
 	}
 	const passWidth = Math.min(widthMm, nook.opening?.widthMm || widthMm);
-	const passHeight = Math.min(heightMm, nook.opening?.heightMm || heightMm);
+	const clearHeight = heightMm - (nook.kind === 'drawer' ? CLOSING_PLAY_MM : 0);
+	const passHeight = Math.max(0, Math.min(clearHeight, nook.opening?.heightMm || heightMm));
 	const blocked = blockedBoxes(nook, settings.play.pipeMm);
 	const below = blocked
 		.map((box) => ({ ...box, h: Math.min(box.h, passHeight - box.z) }))

@@ -1,10 +1,6 @@
-import { memoOn, type Home, type Point, type Room } from '../model';
-import { nooksInOrder, runAxes, standingPoint } from './place';
-
-/** Side of a grid cell, mm: half of what a person needs to pass, so that no gap is lost. */
-const CELL_MM = 100;
-/** Bodies whose underside is above this do not stop a walker, mm. */
-const HEAD_ROOM_MM = 1200;
+import { cacheByKey, fingerprint, type Home, type Point } from '../model';
+import { nooksInOrder, standingPoint } from './place';
+import { freeNear, isClear, layWalkSpace, type WalkSpace } from './walk-space';
 
 export interface WalkingDistances {
 	readonly stationIds: readonly string[];
@@ -15,166 +11,181 @@ export interface WalkingDistances {
 	readonly nookToNookMm: Float64Array;
 }
 
-interface Grid {
-	readonly columns: number;
-	readonly rows: number;
-	readonly left: number;
-	readonly top: number;
-	/** 1 = can be walked. */
-	readonly open: Uint8Array;
+/** Straight walks between the corners of a space: corners × corners, mm, Infinity where something is in the way. */
+export interface WalkGraph {
+	readonly space: WalkSpace;
+	readonly linkMm: Float64Array;
 }
 
-function isInside(outline: readonly Point[], x: number, y: number): boolean {
-	let inside = false;
-	for (let i = 0, j = outline.length - 1; i < outline.length; j = i++) {
-		const a = outline[i]!;
-		const b = outline[j]!;
-		if (a.y > y !== b.y > y && x < ((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x) inside = !inside;
-	}
-	return inside;
+const far = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y);
+
+/** Joins every pair of corners that see each other. */
+export function linkCorners(space: WalkSpace): WalkGraph {
+	const { corners } = space;
+	const C = corners.length;
+	const linkMm = new Float64Array(C * C).fill(Infinity);
+	for (let i = 0; i < C; i++)
+		for (let j = 0; j < i; j++)
+			if (isClear(space, corners[i]!, corners[j]!))
+				linkMm[i * C + j] = linkMm[j * C + i] = far(corners[i]!, corners[j]!);
+	return { space, linkMm };
 }
 
-function paintDoor(grid: Grid, { a, b }: Room['doors'][number]): void {
-	// A doorway lies in the wall between two outlines: open every cell within 200 mm of its line.
-	const steps = Math.max(1, Math.ceil(Math.hypot(b.x - a.x, b.y - a.y) / (CELL_MM / 2)));
-	for (let s = 0; s <= steps; s++) {
-		const x = a.x + ((b.x - a.x) * s) / steps;
-		const y = a.y + ((b.y - a.y) * s) / steps;
-		for (let dx = -2; dx <= 2; dx++)
-			for (let dy = -2; dy <= 2; dy++) {
-				const at = cellAt(grid, { x: x + dx * CELL_MM, y: y + dy * CELL_MM });
-				if (at >= 0) grid.open[at] = 1;
+interface Outwards {
+	/** Shortest walk from the start to each corner, mm. */
+	readonly mm: Float64Array;
+	/** The corner before each one; −1: straight from the start. */
+	readonly before: Int32Array;
+}
+
+/** Dijkstra over the corners from one free point; dense, since most corners of a room see each other. */
+function walkOut({ space, linkMm }: WalkGraph, sees: Float64Array): Outwards {
+	const C = space.corners.length;
+	const mm = sees.slice();
+	const before = new Int32Array(C).fill(-1);
+	const done = new Uint8Array(C);
+	for (;;) {
+		let at = -1;
+		for (let c = 0; c < C; c++) if (!done[c] && mm[c]! < (at < 0 ? Infinity : mm[at]!)) at = c;
+		if (at < 0) return { mm, before };
+		done[at] = 1;
+		for (let c = 0; c < C; c++) {
+			const through = mm[at]! + linkMm[at * C + c]!;
+			if (through < mm[c]! - 1e-9) {
+				mm[c] = through;
+				before[c] = at;
 			}
+		}
 	}
 }
 
-function cellAt(grid: Grid, { x, y }: Point): number {
-	const column = Math.floor((x - grid.left) / CELL_MM);
-	const row = Math.floor((y - grid.top) / CELL_MM);
-	const within = column >= 0 && row >= 0 && column < grid.columns && row < grid.rows;
-	return within ? row * grid.columns + column : -1;
-}
-
-function blockBodies(grid: Grid, home: Home): void {
-	for (const cabinet of Object.values(home.cabinets)) {
-		const run = home.runs[cabinet.runId];
-		if (!run || cabinet.baseMm >= HEAD_ROOM_MM) continue;
-		const { along, towards } = runAxes(run);
-		for (let s = CELL_MM / 4; s < cabinet.widthMm; s += CELL_MM / 2)
-			for (let t = CELL_MM / 4; t < cabinet.depthMm; t += CELL_MM / 2) {
-				const at = cellAt(grid, {
-					x: run.from.x + along.x * (cabinet.offsetMm + s) + towards.x * t,
-					y: run.from.y + along.y * (cabinet.offsetMm + s) + towards.y * t
-				});
-				if (at >= 0) grid.open[at] = 0;
-			}
-	}
-}
-
-function layGrid(home: Home): Grid {
-	const rooms = Object.values(home.rooms);
-	const xs = rooms.flatMap((room) => room.outline.map((point) => point.x));
-	const ys = rooms.flatMap((room) => room.outline.map((point) => point.y));
-	const left = Math.min(...xs) - 2 * CELL_MM;
-	const top = Math.min(...ys) - 2 * CELL_MM;
-	const columns = Math.ceil((Math.max(...xs) - left) / CELL_MM) + 2;
-	const rows = Math.ceil((Math.max(...ys) - top) / CELL_MM) + 2;
-	const grid: Grid = { columns, rows, left, top, open: new Uint8Array(columns * rows) };
-	for (let row = 0; row < rows; row++)
-		for (let column = 0; column < columns; column++) {
-			const x = left + (column + 0.5) * CELL_MM;
-			const y = top + (row + 0.5) * CELL_MM;
-			if (rooms.some((room) => isInside(room.outline, x, y))) grid.open[row * columns + column] = 1;
-		}
-	blockBodies(grid, home);
-	for (const room of rooms) for (const door of room.doors) paintDoor(grid, door);
-	return grid;
-}
-
-/** Nearest open cell to a point, by rings outwards; -1 when the grid has none within 1.5 m. */
-function openNear(grid: Grid, point: Point): number {
-	let best = -1;
-	let bestMm = Infinity;
-	for (let dy = -15; dy <= 15; dy++)
-		for (let dx = -15; dx <= 15; dx++) {
-			const at = cellAt(grid, { x: point.x + dx * CELL_MM, y: point.y + dy * CELL_MM });
-			const mm = Math.hypot(dx, dy);
-			if (at >= 0 && grid.open[at] && mm < bestMm) [best, bestMm] = [at, mm];
-		}
-	return best;
-}
+/** Straight walks from a free point to every corner, mm. */
+const seenFrom = ({ space }: WalkGraph, point: Point): Float64Array =>
+	Float64Array.from(space.corners, (corner) =>
+		isClear(space, point, corner) ? far(point, corner) : Infinity
+	);
 
 /**
- * Walks outwards from one cell to all others in eight directions and gives the shortest lengths, mm.
- * The queue is a ring of buckets one tenth of a cell wide, so the order within a bucket does not matter
- * by more than that. A corner may not be cut. Paths are at most 8 % longer than the straight line.
+ * Finds the shortest walk between two points round bodies and walls; points that are not free are moved to the
+ * nearest free one first. Null where there is no way. Includes both ends.
+ * @example walkPath(graph, sink, hob)?.mm // 1840
  */
-function flood(grid: Grid, from: number): Float64Array {
-	const { columns, open } = grid;
-	const far = new Float64Array(open.length).fill(Infinity);
-	if (from < 0) return far;
-	const width = CELL_MM / 10;
-	const buckets: number[][] = [];
-	const push = (at: number, mm: number) => (buckets[Math.floor(mm / width)] ??= []).push(at);
-	far[from] = 0;
-	push(from, 0);
-	for (let b = 0; b < buckets.length; b++) {
-		const bucket = buckets[b];
-		if (!bucket) continue;
-		for (let i = 0; i < bucket.length; i++) {
-			const at = bucket[i]!;
-			if (Math.floor(far[at]! / width) !== b) continue;
-			for (let dy = -1; dy <= 1; dy++)
-				for (let dx = -1; dx <= 1; dx++) {
-					const next = at + dy * columns + dx;
-					if (!open[next] || (dx && dy && !(open[at + dx] && open[at + dy * columns]))) continue;
-					const mm = far[at]! + (dx && dy ? Math.SQRT2 : 1) * CELL_MM;
-					if (mm < far[next]! - 1e-9) {
-						far[next] = mm;
-						push(next, mm);
-					}
+export function walkPath(
+	graph: WalkGraph,
+	from: Point,
+	to: Point
+): { readonly mm: number; readonly points: readonly Point[] } | null {
+	const a = freeNear(graph.space, from);
+	const b = freeNear(graph.space, to);
+	if (!a || !b) return null;
+	if (isClear(graph.space, a, b)) return { mm: far(a, b), points: [a, b] };
+	const { mm, before } = walkOut(graph, seenFrom(graph, a));
+	const sees = seenFrom(graph, b);
+	let last = -1;
+	let best = Infinity;
+	mm.forEach((reach, c) => {
+		if (reach + sees[c]! < best) [best, last] = [reach + sees[c]!, c];
+	});
+	if (last < 0) return null;
+	const points = [b];
+	for (let c = last; c >= 0; c = before[c]!) points.unshift(graph.space.corners[c]!);
+	return { mm: best, points: [a, ...points] };
+}
+
+/** Shortest walks between all pairs of points; the matrix is symmetric and 0 on its diagonal. */
+export function walksBetween(graph: WalkGraph, points: readonly (Point | null)[]): Float64Array {
+	const P = points.length;
+	const result = new Float64Array(P * P).fill(Infinity);
+	const sees = points.map((point) => (point ? seenFrom(graph, point) : new Float64Array()));
+	for (let i = 0; i < P; i++) {
+		const a = points[i];
+		if (!a) continue;
+		result[i * P + i] = 0;
+		const { mm } = walkOut(graph, sees[i]!);
+		for (let j = 0; j < i; j++) {
+			const b = points[j];
+			if (!b) continue;
+			let least = Infinity;
+			if (isClear(graph.space, a, b)) least = far(a, b);
+			else {
+				const row = sees[j]!;
+				for (let c = 0; c < mm.length; c++) {
+					const through = mm[c]! + row[c]!;
+					if (through < least) least = through;
 				}
+			}
+			result[i * P + j] = result[j * P + i] = least;
 		}
 	}
-	return far;
+	return result;
 }
 
 function measureWalks(home: Home): WalkingDistances {
 	const places = nooksInOrder(home);
 	const stations = Object.values(home.stations).sort((a, b) => (a.id < b.id ? -1 : 1));
-	const N = places.length;
-	const stationToNookMm = new Float64Array(stations.length * N).fill(Infinity);
-	const nookToNookMm = new Float64Array(N * N);
-	if (N > 0) {
-		const grid = layGrid(home);
-		const cells = places.map((place) => openNear(grid, standingPoint(place)));
-		const fill = (from: number, row: Float64Array, offset: number) => {
-			const far = flood(grid, from);
-			cells.forEach((cell, n) => (row[offset + n] = cell < 0 ? Infinity : far[cell]!));
-		};
-		stations.forEach((station, s) => fill(openNear(grid, station.at), stationToNookMm, s * N));
-		const rows = new Map<number, number>();
-		cells.forEach((cell, n) => {
-			const same = rows.get(cell);
-			if (same === undefined) {
-				fill(cell, nookToNookMm, n * N);
-				rows.set(cell, n);
-			} else nookToNookMm.copyWithin(n * N, same * N, same * N + N);
-		});
-	}
+	const graph = linkCorners(layWalkSpace(home));
+	// Nooks over each other share a standing point: each point is walked from once.
+	const at = new Map<string, number>();
+	const points: Point[] = [];
+	const indexOf = (point: Point): number => {
+		const key = `${point.x},${point.y}`;
+		if (!at.has(key)) at.set(key, points.push(point) - 1);
+		return at.get(key)!;
+	};
+	const ofNook = places.map((place) => indexOf(standingPoint(place)));
+	const ofStation = stations.map((station) => indexOf(station.at));
+	const walks = walksBetween(
+		graph,
+		points.map((point) => freeNear(graph.space, point))
+	);
+	const between = (from: readonly number[]) =>
+		Float64Array.from(
+			from.flatMap((a) => ofNook.map((b) => (a === b ? 0 : walks[a * points.length + b]!)))
+		);
 	return {
 		stationIds: stations.map((station) => station.id),
 		nookIds: places.map((place) => place.nook.id),
-		stationToNookMm,
-		nookToNookMm
+		stationToNookMm: between(ofStation),
+		nookToNookMm: between(ofNook)
 	};
 }
 
+/** All of a home that its walks depend on: what is moved on the plan, and nothing else. */
+function planOf(home: Home): unknown {
+	return [
+		Object.values(home.rooms).map(({ id, outline, doors, obstacles }) => [
+			id,
+			outline,
+			doors,
+			obstacles.map(({ x, y, widthMm, depthMm }) => [x, y, widthMm, depthMm])
+		]),
+		Object.values(home.runs).map(({ id, from, to }) => [id, from, to]),
+		Object.values(home.cabinets).map((c) => [
+			c.id,
+			c.runId,
+			c.offsetMm,
+			c.baseMm,
+			c.widthMm,
+			c.depthMm
+		]),
+		Object.values(home.stations).map(({ id, at }) => [id, at]),
+		nooksInOrder(home).map((place) => [place.nook.id, standingPoint(place)])
+	];
+}
+
 /**
- * Measures the shortest walk on the plan, round bodies and through doorways, from every station and every
- * nook's standing point to every nook. Order of nooks is walking order; a pure function of the survey.
+ * Measures the shortest walk on the plan, at any angle, round bodies and through doorways, from every station and
+ * every nook's standing point to every nook. Order of nooks is walking order. The last few plans are remembered by
+ * their fingerprint.
  */
-export const walkingDistances = memoOn(
-	(home) => [home.nooks, home.cabinets, home.runs, home.rooms, home.stations],
+export const walkingDistances = cacheByKey(
+	4,
+	(home: Home) => fingerprint(planOf(home)),
 	measureWalks
+);
+/** The corners of a home's plan and which of them see each other; remembered like the distances. */
+export const walkGraphOf = cacheByKey(
+	4,
+	(home: Home) => fingerprint(planOf(home)),
+	(home) => linkCorners(layWalkSpace(home))
 );

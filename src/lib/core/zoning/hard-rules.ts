@@ -3,6 +3,7 @@ import type { Home, Person } from '../model';
 import {
 	baseAboveFloorMm,
 	climateOf,
+	climateTags,
 	reachHeights,
 	type NookPlace,
 	type Reach,
@@ -98,7 +99,7 @@ const lifting: Rule = ({ home, figures, place, people }) => {
 
 const children: Rule = ({ home, figures, place }) => {
 	const small = Object.values(home.people).some((person) => person.ageBand === 'toddler');
-	if (!small || place.cabinet.lockable) return null;
+	if (!small || place.cabinet.lockable || place.nook.locked) return null;
 	const base = baseAboveFloorMm(place);
 	const poison = figures.hazards.has('cleaner') || figures.hazards.has('medicine');
 	const sharp = figures.hazards.has('sharp') || figures.hazards.has('choking');
@@ -121,7 +122,7 @@ const warmOrBare: Rule = ({ figures, place }) => {
 	if (!figures.isFood || climateOf(place.nook) !== 'room') return null;
 	if (baseAboveFloorMm(place) < OFF_FLOOR_MM && place.cabinet.form !== 'trolley')
 		return 'off-floor';
-	return when([...place.room.climate, ...place.cabinet.climate].includes('unheated'), 'hot-place');
+	return when(climateTags(place).includes('unheated'), 'hot-place');
 };
 
 const wishes: Rule = ({ home, figures, place }) => {

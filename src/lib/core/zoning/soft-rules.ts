@@ -1,6 +1,6 @@
 import type { GroupFigures } from '../grouping';
 import type { Home } from '../model';
-import { baseAboveFloorMm, reachHeights, type NookPlace } from '../survey';
+import { climateTags, baseAboveFloorMm, reachHeights, type NookPlace } from '../survey';
 
 export const SOFT_CODES = [
 	'heat-shy',
@@ -30,8 +30,7 @@ interface SoftInput {
 }
 type SoftRule = readonly [code: SoftCode, effort: number, applies: (input: SoftInput) => boolean];
 
-const climateAt = ({ place }: SoftInput) =>
-	new Set([...place.room.climate, ...place.cabinet.climate]);
+const climateAt = ({ place }: SoftInput) => new Set(climateTags(place));
 const HEAVY_G = 1000;
 const DAILY = 7;
 

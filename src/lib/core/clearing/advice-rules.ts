@@ -1,0 +1,275 @@
+import {
+	categoryOf,
+	daysBetween,
+	usesPerWeek,
+	type Home,
+	type Lot,
+	type Thing,
+	type Verdict
+} from '../model';
+import { effectiveDate, lifeOf } from '../rotation';
+import { matchHome } from './match-sets';
+
+export interface Advice {
+	readonly verdict: Verdict;
+	/** 3 safety, 2 quality, 1 tidiness. */
+	readonly strength: 1 | 2 | 3;
+	readonly code: AdviceCode;
+	readonly facts: Readonly<Record<string, string | number>>;
+	/** The household has decided otherwise before, on the same grounds; such advice comes last. */
+	readonly overruled?: { readonly verdict: Verdict; readonly reason: string; readonly on: string };
+}
+export type AdviceCode =
+	| 'use-by-past'
+	| 'can-unsafe'
+	| 'thawed-warm'
+	| 'medicine-expired'
+	| 'best-before-past-long'
+	| 'best-before-past'
+	| 'opened-too-long'
+	| 'due-soon'
+	| 'can-dent'
+	| 'can-rust'
+	| 'freezer-burn'
+	| 'refrozen'
+	| 'broken'
+	| 'lone-lid-or-box'
+	| 'more-than-used'
+	| 'unused-long'
+	| 'hazard-apart'
+	| 'allergen-apart'
+	| 'somebody-elses'
+	| 'disliked'
+	| 'part-missing'
+	| 'leaking-hazard'
+	| 'spare'
+	| 'place-full';
+
+export interface AdviceContext {
+	readonly home: Home;
+	readonly lot: Lot;
+	readonly thing: Thing;
+	/** ISO date. */
+	readonly today: string;
+	/** Whether more stands in its place than the place holds. */
+	readonly overFull?: boolean;
+}
+export type Rule = (context: AdviceContext) => Advice | null;
+
+const advise = (
+	verdict: Verdict,
+	strength: Advice['strength'],
+	code: AdviceCode,
+	facts: Advice['facts'] = {}
+): Advice => ({ verdict, strength, code, facts });
+
+const SOON_DAYS = 14;
+const has = (lot: Lot, ...states: Lot['states']) =>
+	states.find((state) => lot.states.includes(state));
+
+const useByPast: Rule = ({ lot, thing, today }) => {
+	const { printed, frozenOn } = lot.dates;
+	if (printed?.kind !== 'use-by' || printed.on >= today) return null;
+	// Frozen before its date, it is kept by the cold.
+	if (frozenOn && frozenOn <= printed.on && !lot.dates.thawedOn) return null;
+	const medicine = thing.hazards.includes('medicine');
+	return advise(
+		medicine ? 'hazardous' : 'discard',
+		3,
+		medicine ? 'medicine-expired' : 'use-by-past',
+		{ on: printed.on, days: daysBetween(printed.on, today) }
+	);
+};
+
+/** Whether it is food in a closed pack, where a leak lets germs in. */
+const isSealedFood = (lot: Lot, thing: Thing) =>
+	categoryOf(thing.category).area === 'food' && !lot.states.includes('open');
+
+const canUnsafe: Rule = ({ lot, thing }) => {
+	const state =
+		has(lot, 'bulging', 'popped', 'smells', 'deep-rust', 'dented-seam') ??
+		(isSealedFood(lot, thing) ? has(lot, 'leaking') : undefined);
+	return state ? advise('discard', 3, 'can-unsafe', { state }) : null;
+};
+
+const thawedWarm: Rule = ({ lot }) =>
+	has(lot, 'warm-over-2h') ? advise('discard', 3, 'thawed-warm') : null;
+
+const bestBefore: Rule = ({ lot, thing, today }) => {
+	const { printed, frozenOn } = lot.dates;
+	if (printed?.kind !== 'best-before' || printed.on >= today || frozenOn) return null;
+	if (thing.hazards.includes('medicine'))
+		return advise('hazardous', 3, 'medicine-expired', {
+			on: printed.on,
+			days: daysBetween(printed.on, today)
+		});
+	const days = daysBetween(printed.on, today);
+	const extra = lifeOf(thing)?.extraDays ?? 0;
+	return days > extra
+		? advise('discard', 2, 'best-before-past-long', { on: printed.on, days, extra })
+		: advise('use-first', 2, 'best-before-past', { on: printed.on, days, extra });
+};
+
+const effective: Rule = ({ lot, thing, today }) => {
+	const date = effectiveDate(lot, thing);
+	if (!date || date.basis === 'printed') return null;
+	const days = daysBetween(date.on, today);
+	// Well past an opening life that is a matter of days is a matter of safety; else of quality.
+	if (days > 0) {
+		const short = (date.lifeDays ?? 999) <= 14;
+		return advise(short ? 'discard' : 'use-first', short ? 3 : 2, 'opened-too-long', {
+			basis: date.basis,
+			on: date.on,
+			days,
+			life: date.lifeDays ?? 0
+		});
+	}
+	return null;
+};
+
+const dueSoon: Rule = ({ lot, thing, today }) => {
+	const date = effectiveDate(lot, thing);
+	const days = date ? daysBetween(today, date.on) : Infinity;
+	return date && days >= 0 && days <= SOON_DAYS
+		? advise('use-first', 2, 'due-soon', { on: date.on, days })
+		: null;
+};
+
+const keepWithCare: Rule = ({ lot }) => {
+	if (has(lot, 'dented')) return advise('use-first', 2, 'can-dent');
+	if (has(lot, 'rusty')) return advise('use-first', 2, 'can-rust');
+	if (has(lot, 'freezer-burn')) return advise('use-first', 2, 'freezer-burn');
+	if (has(lot, 'ice-crystals')) return advise('use-first', 2, 'refrozen');
+	return null;
+};
+
+const broken: Rule = ({ lot, thing }) => {
+	const state = has(lot, 'broken', 'leaking');
+	if (!state || isSealedFood(lot, thing)) return null;
+	// Sprays, solvents and batteries do not go into the bin, broken least of all.
+	if (thing.hazards.some((hazard) => hazard === 'flammable' || hazard === 'cleaner'))
+		return advise('hazardous', 3, 'leaking-hazard', { state });
+	return advise('recycle', 1, 'broken', { state });
+};
+
+const partMissing: Rule = ({ lot, thing }) =>
+	has(lot, 'no-part') ? advise('recycle', 1, 'part-missing', { name: thing.name }) : null;
+
+const loneHalf: Rule = ({ home, lot, thing }) => {
+	const state = has(lot, 'no-lid', 'no-box');
+	if (state) return advise('recycle', 1, 'lone-lid-or-box', { state });
+	if (!thing.rim) return null;
+	// Matched by shape and size over the whole home: a lid that no vessel needs is an orphan.
+	const { loneLids, loneVessels } = matchHome(home);
+	const lone = thing.rim.part === 'lid' ? loneLids : loneVessels;
+	const orphans = lone.filter((key) => key.startsWith(`${lot.id}/`)).length;
+	return orphans
+		? advise('recycle', 1, 'lone-lid-or-box', {
+				state: thing.rim.part === 'lid' ? 'no-box' : 'no-lid',
+				orphans,
+				count: lot.count
+			})
+		: null;
+};
+
+const somebodyElses: Rule = ({ lot }) =>
+	lot.owner ? advise('return', 2, 'somebody-elses', { owner: lot.owner }) : null;
+
+const disliked: Rule = ({ thing }) =>
+	thing.avoid ? advise('give', 1, 'disliked', { name: thing.name }) : null;
+
+/** Tools and vessels of which the household uses one at a time; dishes, glasses and cutlery are used in sets. */
+const ONE_AT_A_TIME = new Set([
+	'kitchen.tools',
+	'kitchen.appliances',
+	'kitchen.bakeware',
+	'kitchen.boards'
+]);
+const duplicates: Rule = ({ home, lot, thing }) => {
+	if (!ONE_AT_A_TIME.has(thing.category)) return null;
+	const owned = Object.values(home.lots)
+		.filter((other) => other.thingId === thing.id && !other.states.includes('broken'))
+		.reduce((sum, other) => sum + other.count, 0);
+	const used = usesPerWeek(thing) >= 7 ? 2 : 1;
+	return owned > used && lot.count > 0
+		? advise('give', 1, 'more-than-used', { owned, used, surplus: owned - used, name: thing.name })
+		: null;
+};
+
+/** Unopened packs beyond what is open and one more: they stand better in a back place, where there is one. */
+const spare: Rule = ({ home, lot, thing }) => {
+	const nook = lot.nookId && home.nooks[lot.nookId];
+	if (!nook || nook.tags.includes('satellite') || lot.states.includes('open') || lot.count < 1)
+		return null;
+	const hasBackPlace = Object.values(home.nooks).some((other) => other.tags.includes('satellite'));
+	const here = Object.values(home.lots)
+		.filter((other) => other.thingId === thing.id && other.nookId === nook.id)
+		.reduce((sum, other) => sum + other.count, 0);
+	const enough = usesPerWeek(thing) >= 3 ? 3 : 2;
+	return hasBackPlace &&
+		here > enough &&
+		thing.needs.every((need) => need === 'dry' || need === 'dark')
+		? advise('back-stock', 1, 'spare', { here, enough, name: thing.name })
+		: null;
+};
+
+const unused: Rule = ({ home, lot, thing, today }) => {
+	const { lastUsedOn } = lot.dates;
+	if (!lastUsedOn || thing.use.class === 'seasonal' || categoryOf(thing.category).area === 'food')
+		return null;
+	const months = Math.floor(daysBetween(lastUsedOn, today) / 30.44);
+	return months >= home.settings.unusedMonths ? advise('give', 1, 'unused-long', { months }) : null;
+};
+
+const apart: Rule = ({ home, lot, thing }) => {
+	const strong = thing.hazards.includes('medicine') || thing.hazards.includes('cleaner');
+	const nook = lot.nookId && home.nooks[lot.nookId];
+	if (!strong || !nook) return null;
+	const food = Object.values(home.lots).find((other) => {
+		const mate = other.nookId === nook.id && other.count > 0 && home.things[other.thingId];
+		return mate && categoryOf(mate.category).area === 'food';
+	});
+	return food
+		? advise('move', 3, 'hazard-apart', { beside: home.things[food.thingId]!.name })
+		: null;
+};
+
+/** Food that somebody here must not eat: in a box of its own, above the others. */
+const allergen: Rule = ({ home, lot, thing }) => {
+	if (!thing.hazards.includes('allergen') || !lot.nookId) return null;
+	const who = Object.values(home.people).find((person) =>
+		person.allergies.some((word) => thing.name.toLowerCase().includes(word.toLowerCase()))
+	);
+	const mixed = Object.values(home.lots).some((other) => {
+		const mate = other.nookId === lot.nookId && other.count > 0 && home.things[other.thingId];
+		return mate && !mate.hazards.includes('allergen') && categoryOf(mate.category).area === 'food';
+	});
+	return who && mixed ? advise('move', 2, 'allergen-apart', { person: who.name }) : null;
+};
+
+const placeFull: Rule = ({ overFull, thing }) =>
+	overFull && usesPerWeek(thing) < 0.25
+		? advise('move', 1, 'place-full', { uses: usesPerWeek(thing) })
+		: null;
+
+/** In the order in which they are shown among equals: safety, quality, whose it is, tidiness. */
+export const RULES: readonly Rule[] = [
+	canUnsafe,
+	useByPast,
+	thawedWarm,
+	apart,
+	bestBefore,
+	effective,
+	keepWithCare,
+	dueSoon,
+	allergen,
+	somebodyElses,
+	broken,
+	partMissing,
+	loneHalf,
+	disliked,
+	duplicates,
+	spare,
+	unused,
+	placeFull
+];

@@ -1,0 +1,82 @@
+import { pieceVolumeMl, usesPerWeek, type Home, type Lot, type Thing } from '../model';
+import { frontRunMm } from '../grouping';
+import { baseAboveFloorMm, placeOfNook, usableSpace } from '../survey';
+import {
+	cutAtBoundary,
+	type BoundaryCut,
+	type BoundaryItem,
+	type BoundaryLimits
+} from './boundary';
+import { matchHome, rimPieces } from './match-sets';
+
+export interface Wanting extends BoundaryItem {
+	readonly name: string;
+	/** What belongs to it: one lot, or a vessel with its lid. */
+	readonly lots: readonly { readonly lot: Lot; readonly pieces: number }[];
+}
+export interface PlaceCut {
+	readonly limits: BoundaryLimits;
+	readonly wanting: readonly Wanting[];
+	readonly cut: BoundaryCut;
+}
+
+/** Worth of the first piece of a thing is its uses a week; every further one that is held adds less and less. */
+const worthOf = (thing: Thing, nth: number): number => usesPerWeek(thing) / nth + 0.001;
+
+/**
+ * Lists what wants a place, a piece at a time: a box with its lid counts as one, a lid without a box is worth
+ * nothing. The worth is uses a week, less for each further piece of the same thing. `others` are lots that stand
+ * elsewhere and want in.
+ */
+export function wantingOf(home: Home, nookId: string, others: readonly string[] = []): Wanting[] {
+	const here = Object.values(home.lots)
+		.filter((lot) => lot.count > 0 && (lot.nookId === nookId || others.includes(lot.id)))
+		.sort((a, b) => (a.id < b.id ? -1 : 1));
+	const { lotOf } = rimPieces(home);
+	const mateOf = new Map(matchHome(home).pairs.map(({ vessel, lid }) => [vessel, lid]));
+	const mates = new Set(mateOf.values());
+	const seen = new Map<string, number>();
+	return here.flatMap((lot) => {
+		const thing = home.things[lot.thingId];
+		if (!thing) return [];
+		return Array.from({ length: Math.ceil(lot.count) }, (_, i): Wanting[] => {
+			const key = `${lot.id}/${i + 1}`;
+			// A matched lid comes and goes with its box.
+			if (mates.has(key)) return [];
+			const nth = (seen.get(thing.id) ?? 0) + 1;
+			seen.set(thing.id, nth);
+			const mateKey = mateOf.get(key);
+			const mate = mateKey ? lotOf.get(mateKey) : undefined;
+			const lone = thing.rim?.part === 'lid';
+			return [
+				{
+					key,
+					name: mate ? `${thing.name} with its lid` : thing.name,
+					value: lone ? 0 : worthOf(thing, nth),
+					volumeMl: pieceVolumeMl(thing) + (mate ? pieceVolumeMl(mate.thing) : 0),
+					runMm: frontRunMm(thing, 1) + (mate ? frontRunMm(mate.thing, 1) : 0),
+					lots: [{ lot, pieces: 1 }, ...(mate ? [{ lot: mate.lot, pieces: 1 }] : [])]
+				}
+			];
+		}).flat();
+	});
+}
+
+/** Cuts what wants a place at what the place holds; null while the place is not measured. */
+export function cutPlace(
+	home: Home,
+	nookId: string,
+	choice: { readonly stay: ReadonlySet<string>; readonly go: ReadonlySet<string> },
+	others: readonly string[] = []
+): PlaceCut | null {
+	const place = placeOfNook(home, nookId);
+	const space = place && usableSpace(place.nook, baseAboveFloorMm(place), home.settings);
+	if (!space?.ok) return null;
+	const rows = Math.max(1, (place!.nook.inside.depthMm ?? 300) / 300);
+	const limits = {
+		volumeMl: space.usableMl * home.settings.play.fillShare,
+		runMm: Math.floor(space.runMm * rows)
+	};
+	const wanting = wantingOf(home, nookId, others);
+	return { limits, wanting, cut: cutAtBoundary(wanting, limits, choice) };
+}

@@ -1,0 +1,245 @@
+import { RunId, type Edit, type Home, type Obstacle, type Point, type Run } from '../model';
+import { runAxes } from './place';
+import { isInside } from './walk-space';
+
+/** How near a dragged side comes to another before it is drawn to it, mm. */
+export const SNAP_MM = 60;
+/** Without a side near it, a drag stops at whole steps, mm. */
+const STEP_MM = 10;
+
+export interface Snapped {
+	readonly mm: number;
+	/** What it was drawn to; null: the nearest step. */
+	readonly to: 'wall' | 'neighbour' | 'room' | null;
+}
+
+/**
+ * Draws a length along a line to the nearest of some marks within `SNAP_MM`, else to the nearest 10 mm.
+ * Ties go to the first mark.
+ */
+export function snapTo(
+	mm: number,
+	marks: readonly { readonly mm: number; readonly to: NonNullable<Snapped['to']> }[]
+): Snapped {
+	let best: Snapped = { mm: Math.round(mm / STEP_MM) * STEP_MM, to: null };
+	let far = SNAP_MM;
+	for (const mark of marks) {
+		const off = Math.abs(mark.mm - mm);
+		if (off < far || (off === far && best.to === null)) [best, far] = [mark, off];
+	}
+	return best;
+}
+
+/**
+ * Finds where a cabinet dragged along its run comes to rest: against the end of the run or the side of a neighbour at
+ * its height. It never leaves the run by its left end.
+ */
+export function snapCabinet(home: Home, cabinetId: string, offsetMm: number): Snapped {
+	const cabinet = home.cabinets[cabinetId];
+	const run = cabinet && home.runs[cabinet.runId];
+	if (!cabinet || !run) return { mm: offsetMm, to: null };
+	const low = cabinet.baseMm;
+	const high = cabinet.baseMm + cabinet.heightMm;
+	const beside = Object.values(home.cabinets).filter(
+		(other) =>
+			other.id !== cabinetId &&
+			other.runId === cabinet.runId &&
+			other.baseMm < high &&
+			low < other.baseMm + other.heightMm
+	);
+	const snapped = snapTo(offsetMm, [
+		{ mm: 0, to: 'wall' },
+		{ mm: Math.round(runAxes(run).lengthMm) - cabinet.widthMm, to: 'wall' },
+		...beside.flatMap((other) => [
+			{ mm: other.offsetMm + other.widthMm, to: 'neighbour' as const },
+			{ mm: other.offsetMm - cabinet.widthMm, to: 'neighbour' as const }
+		])
+	]);
+	return { ...snapped, mm: Math.max(0, snapped.mm) };
+}
+
+/** Draws a point to the lines on which corners of rooms lie, each way on its own. */
+export function snapPoint(
+	home: Home,
+	point: Point,
+	skip: (room: string, corner: number) => boolean
+): Point {
+	const marks = (side: 'x' | 'y') =>
+		Object.values(home.rooms).flatMap((room) =>
+			room.outline.flatMap((corner, i) =>
+				skip(room.id, i) ? [] : [{ mm: corner[side], to: 'room' as const }]
+			)
+		);
+	return { x: snapTo(point.x, marks('x')).mm, y: snapTo(point.y, marks('y')).mm };
+}
+
+/** How far from a wall's corner the end of a run still belongs to it, mm. */
+const CORNER_MM = 20;
+const near = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y) <= CORNER_MM;
+
+/** Makes the edit that moves a corner of a room; the ends of runs that lie on it go along. */
+export function moveCorner(roomId: string, index: number, to: Point): Edit {
+	return (draft) => {
+		const room = draft.rooms[roomId];
+		const corner = room?.outline[index];
+		if (!room || !corner) return;
+		const from = { ...corner };
+		for (const run of Object.values(draft.runs)) {
+			if (run.roomId !== roomId) continue;
+			if (near(run.from, from)) run.from = { ...to };
+			if (near(run.to, from)) run.to = { ...to };
+		}
+		room.outline[index] = { ...to };
+	};
+}
+
+/** Makes the edit that moves a whole wall of a room, from corner `index` to the next, by a vector. */
+export function moveWall(roomId: string, index: number, by: Point): Edit {
+	return (draft) => {
+		const room = draft.rooms[roomId];
+		if (!room) return;
+		for (const i of [index, (index + 1) % room.outline.length]) {
+			const { x, y } = room.outline[i]!;
+			moveCorner(roomId, i, { x: x + by.x, y: y + by.y })(draft);
+		}
+	};
+}
+
+/** Makes the edit that adds a corner in the middle of a wall, so that a room can have a recess. */
+export function addCorner(roomId: string, index: number): Edit {
+	return (draft) => {
+		const room = draft.rooms[roomId];
+		const a = room?.outline[index];
+		const b = room?.outline[(index + 1) % room.outline.length];
+		if (!room || !a || !b) return;
+		room.outline.splice(index + 1, 0, {
+			x: Math.round((a.x + b.x) / 2),
+			y: Math.round((a.y + b.y) / 2)
+		});
+	};
+}
+
+/** Makes the edit that sets a rectangular room to an exact width and depth, from its left top corner. */
+export function resizeRoom(roomId: string, widthMm: number, depthMm: number): Edit {
+	return (draft) => {
+		const room = draft.rooms[roomId];
+		if (!room) return;
+		const xs = room.outline.map((p) => p.x);
+		const ys = room.outline.map((p) => p.y);
+		const left = Math.min(...xs);
+		const top = Math.min(...ys);
+		const right = Math.max(...xs);
+		const bottom = Math.max(...ys);
+		// Corners in between keep their share of the way.
+		const scale = (value: number, from: number, to: number, size: number) =>
+			to > from ? Math.round(from + ((value - from) / (to - from)) * size) : value;
+		room.outline.forEach((point, i) =>
+			moveCorner(roomId, i, {
+				x: scale(point.x, left, right, widthMm),
+				y: scale(point.y, top, bottom, depthMm)
+			})(draft)
+		);
+	};
+}
+
+/** Makes the edit that moves a station on the plan. */
+export function moveStation(stationId: string, at: Point): Edit {
+	return (draft) => {
+		const station = draft.stations[stationId];
+		if (station) station.at = at;
+	};
+}
+
+/** Makes the edit that takes a station away. */
+export function removeStation(stationId: string): Edit {
+	return (draft) => void delete draft.stations[stationId];
+}
+
+/** Makes the edit that moves a cabinet along its run. */
+export function moveCabinet(cabinetId: string, offsetMm: number): Edit {
+	return (draft) => {
+		const cabinet = draft.cabinets[cabinetId];
+		if (cabinet) cabinet.offsetMm = offsetMm;
+	};
+}
+
+/** Makes the edit that sets something to walk round into the middle of a room. */
+export function addObstacle(roomId: string, obstacle: Omit<Obstacle, 'x' | 'y'>): Edit {
+	return (draft) => {
+		const room = draft.rooms[roomId];
+		if (!room) return;
+		const middle = (side: 'x' | 'y') =>
+			room.outline.reduce((sum, point) => sum + point[side], 0) / room.outline.length;
+		room.obstacles.push({
+			...obstacle,
+			x: Math.round(middle('x') - obstacle.widthMm / 2),
+			y: Math.round(middle('y') - obstacle.depthMm / 2)
+		});
+	};
+}
+
+/** Makes the edit that changes one obstacle of a room. */
+export function changeObstacle(roomId: string, index: number, change: Partial<Obstacle>): Edit {
+	return (draft) => {
+		const obstacle = draft.rooms[roomId]?.obstacles[index];
+		if (obstacle) Object.assign(obstacle, change);
+	};
+}
+
+/** Makes the edit that takes an obstacle out of a room. */
+export function removeObstacle(roomId: string, index: number): Edit {
+	return (draft) => {
+		draft.rooms[roomId]?.obstacles.splice(index, 1);
+	};
+}
+
+/** Makes the edit that adds a run along a wall of a room: whoever faces it sees its `from` on the left. */
+export function addRun(roomId: string, id: string, name: string, wall: number): Edit {
+	return (draft) => {
+		const room = draft.rooms[roomId];
+		const a = room?.outline[wall];
+		const b = room?.outline[(wall + 1) % room.outline.length];
+		if (!room || !a || !b) return;
+		const runId = RunId.parse(id);
+		draft.runs[runId] = {
+			id: runId,
+			roomId: room.id,
+			name,
+			from: { ...a },
+			to: { ...b }
+		} satisfies Run;
+		// Inside of the room has to lie before the run, not behind it.
+		const { along, towards } = runAxes(draft.runs[runId]!);
+		const length = Math.hypot(b.x - a.x, b.y - a.y);
+		const probe = {
+			x: a.x + (along.x * length) / 2 + towards.x * 50,
+			y: a.y + (along.y * length) / 2 + towards.y * 50
+		};
+		if (!isInside(room.outline, probe))
+			Object.assign(draft.runs[runId]!, { from: { ...b }, to: { ...a } });
+	};
+}
+
+/** Makes the edit that takes a run away when no cabinet stands on it. */
+export function removeRun(runId: string): Edit {
+	return (draft) => {
+		if (!Object.values(draft.cabinets).some((cabinet) => cabinet.runId === runId))
+			delete draft.runs[runId];
+	};
+}
+
+/** Makes the edit that takes a room away when it is empty: no cabinet stands in it. Its runs and stations go along. */
+export function removeRoom(roomId: string): Edit {
+	return (draft) => {
+		const runs = new Set<string>(
+			Object.values(draft.runs)
+				.filter((run) => run.roomId === roomId)
+				.map((run) => run.id)
+		);
+		if (Object.values(draft.cabinets).some((cabinet) => runs.has(cabinet.runId))) return;
+		for (const id of runs) delete draft.runs[id];
+		for (const station of Object.values(draft.stations))
+			if (station.roomId === roomId) delete draft.stations[station.id];
+		delete draft.rooms[roomId];
+	};
+}
