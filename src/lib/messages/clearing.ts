@@ -1,5 +1,5 @@
 import { daysBetween, type Verdict } from '../core/model';
-import type { Advice, CodeIssue, IntakeIssue } from '../core/clearing';
+import type { Advice, ClearEstimate, CodeIssue, IntakeIssue } from '../core/clearing';
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
 	keep: 'Keep',
@@ -165,4 +165,28 @@ export function codeIssueText(issue: CodeIssue): string {
 		case 'code-date':
 			return `The code says the day ${issue.digits.slice(0, 2)}-${issue.digits.slice(2, 4)}-${issue.digits.slice(4)} (year, month, day), which does not exist. Read the date from the pack.`;
 	}
+}
+
+/** Writes minutes for reading: `40 min`, `1 h 20`. */
+export function minutesText(minutes: number): string {
+	const whole = Math.round(minutes);
+	return whole < 60
+		? `${whole} min`
+		: `${Math.floor(whole / 60)} h${whole % 60 ? ` ${whole % 60}` : ''}`;
+}
+
+/** Writes a time of day from minutes after midnight: `9:05`. */
+export const clockText = (minutes: number): string =>
+	`${Math.floor(minutes / 60)}:${String(Math.round(minutes) % 60).padStart(2, '0')}`;
+
+/** Says how an estimate of time was made, and on what it rests. */
+export function estimateText({ parts, learned }: ClearEstimate): string {
+	const min = (value: number) => `${Number(value.toFixed(1))}`;
+	const plain = `${min(parts.emptyAndClean)} min to empty and wipe, ${min(parts.look)} to look at the things, ${
+		parts.decant ? `${min(parts.decant)} to pour into jars, ` : ''
+	}${min(parts.putBack)} to put back, and ${min(parts.allowance)} more, since one always under-estimates`;
+	if (learned.basis === 'none') return `${plain}. No session of this home is finished yet.`;
+	const of = learned.basis === 'kind' ? 'of places of this kind' : 'of this home';
+	const many = learned.sessions === 1 ? 'one session' : `${learned.sessions} sessions`;
+	return `${plain}; times ${learned.ratio.toFixed(2)}, as ${many} ${of} took.`;
 }

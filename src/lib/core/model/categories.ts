@@ -37,7 +37,7 @@ export function categoryOf(code: string): Category {
 }
 
 const stem = (word: string) =>
-	word.replace(/ies$/, 'y').replace(/(?<=s|x|z|ch|sh)es$|(?<!s)s$/, '');
+	word.replace(/ies$/, 'y').replace(/(?<=s|x|z|ch|sh|o)es$|(?<!s)s$/, '');
 const stems = (text: string) =>
 	text
 		.toLowerCase()
@@ -49,17 +49,25 @@ const keywords = CATEGORIES.flatMap((category) =>
 	category.words.map((words) => ({ category, stems: stems(words) }))
 );
 
+/** What comes after one of these says more of the thing, and does not name it: a chicken in jelly is no jelly. */
+const HEAD_ENDS = /\s(?:in|for|with|on|from|without)\s.*$/;
+/** A keyword that holds the word which names the thing (the last one) is worth nearly another word. */
+const HEAD_WORTH = 60;
+
 /**
- * Finds the branch a typed name belongs to: the keyword with the most words all present in the name,
- * then the longest; ties go to the earlier row. Null when no keyword is present.
+ * Finds the branch a typed name belongs to: the keyword with the most words all present in the name, one with the
+ * name's last word before others (tomato soup is a soup), then the longest; ties go to the earlier row. Null when no
+ * keyword is present.
  * @example categoryFromName('chopped tomatoes')?.code // 'food.cans-veg'
  */
 export function categoryFromName(name: string): Category | null {
 	const present = new Set(stems(name));
+	const head = stems(name.toLowerCase().replace(HEAD_ENDS, '')).at(-1);
 	let best: { category: Category; score: number } | null = null;
 	for (const { category, stems } of keywords) {
 		if (!stems.every((word) => present.has(word))) continue;
-		const score = stems.length * 100 + stems.join('').length;
+		const named = head !== undefined && stems.includes(head);
+		const score = stems.length * 100 + (named ? HEAD_WORTH : 0) + stems.join('').length;
 		if (!best || score > best.score) best = { category, score };
 	}
 	return best?.category ?? null;

@@ -41,8 +41,7 @@ function checkSide(nook: Nook, cabinet: Cabinet, side: (typeof SIDES)[number]): 
 	if (nook.kind === 'top' && side.field === 'height') return null;
 	if (insideMm <= outsideMm) {
 		// A tenth of the body or less: centimetres typed as millimetres.
-		const slip =
-			insideMm * 10 <= outsideMm && !SHALLOW.has(nook.kind) && side.field !== 'height';
+		const slip = insideMm * 10 <= outsideMm && !SHALLOW.has(nook.kind) && side.field !== 'height';
 		return slip ? { ...at, code: 'unit-slip', insideMm, outsideMm, likelyMm: insideMm * 10 } : null;
 	}
 	if (insideMm >= outsideMm * 4)

@@ -62,7 +62,8 @@ const point = (wide: number) =>
 		y: fc.integer({ min: 50, max: DEEP - 50 })
 	});
 
-function home(rooms: number, obstacles: readonly fc.TypeOfArbitrary<typeof obstacle>[]): Home {
+type Body = typeof obstacle extends fc.Arbitrary<infer B> ? B : never;
+function home(rooms: number, obstacles: readonly Body[]): Home {
 	let made = makeHome({ id: 'walk', name: 'Walk', now: NOW });
 	for (let r = 0; r < rooms; r++) made = room(made, `room${r}`);
 	return apply(made, (draft) => {

@@ -1,45 +1,58 @@
 <script lang="ts">
 	import CornerDownLeft from '@lucide/svelte/icons/corner-down-left';
-	import { parseIntake, type DateOrder, type IntakeIssue } from '$lib/core/clearing';
-	import { categoryOf } from '$lib/core/model';
+	import ScanBarcode from '@lucide/svelte/icons/scan-barcode';
+	import type { DateOrder } from '$lib/core/clearing';
+	import { categoryOf, formatQuantity, type Home } from '$lib/core/model';
 	import { dateText, intakeIssueText } from '$lib/messages/clearing';
+	import type { Intake } from '$lib/state/intake.svelte';
+	import { suggestThings } from '$lib/state/suggest';
 
 	interface Props {
-		order: DateOrder;
-		/** What was booked last. */
-		entered: string;
-		/** Books a line; gives back what was wrong, and then the line stays. */
-		onenter: (text: string) => readonly IntakeIssue[];
+		intake: Intake;
+		home: Home;
 		onorder: (order: Exclude<DateOrder, null>) => void;
 	}
-	let { order, entered, onenter, onorder }: Props = $props();
-	let text = $state('');
-	let refused = $state(false);
-	const parsed = $derived(text.trim() ? parseIntake(text, order) : null);
+	let { intake, home, onorder }: Props = $props();
+	let input = $state<HTMLInputElement>();
+	const parsed = $derived(intake.parsed);
 	const ambiguous = $derived(parsed?.issues.find((issue) => issue.code === 'date-ambiguous'));
+	const known = $derived(
+		parsed?.line.name
+			? Object.values(home.things).some(
+					(thing) => thing.name.toLowerCase() === parsed.line.name.toLowerCase()
+				)
+			: false
+	);
+	const suggested = $derived(parsed && !known ? suggestThings(home, parsed.line.name) : []);
 
-	function enter() {
-		const issues = onenter(text);
-		refused = issues.length > 0;
-		if (!refused) text = '';
-	}
 	function paste(event: ClipboardEvent) {
 		const lines = (event.clipboardData?.getData('text') ?? '')
 			.split(/\r?\n/)
 			.filter((line) => line.trim());
 		if (lines.length < 2) return;
 		event.preventDefault();
-		// What was not understood stays in the line, so that nothing pasted is lost.
-		text = lines.filter((line) => onenter(line).length > 0).join(' ; ');
-		refused = text !== '';
+		intake.paste(lines);
+	}
+	function swap(name: string) {
+		intake.text = intake.text.replace(parsed!.line.name, name);
+		input?.focus();
+	}
+	/** N or / comes to the line from anywhere, Escape leaves it for the pile. */
+	function keys(event: KeyboardEvent) {
+		const typing = (event.target as HTMLElement).closest('input, textarea, select');
+		if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+		if (event.key !== '/' && event.key.toLowerCase() !== 'n') return;
+		event.preventDefault();
+		input?.focus();
 	}
 </script>
 
+<svelte:window onkeydown={keys} />
 <form
 	class="entry"
 	onsubmit={(event) => {
 		event.preventDefault();
-		enter();
+		void intake.enter();
 	}}
 >
 	<label for="entry-line" class="sr-only">Entry line: one thing</label>
@@ -49,28 +62,56 @@
 		autocomplete="off"
 		enterkeyhint="enter"
 		placeholder="3 tins chopped tomatoes 400g bb 03/27 dent"
-		bind:value={text}
+		bind:this={input}
+		bind:value={intake.text}
 		onpaste={paste}
+		onkeydown={(event) => event.key === 'Escape' && input?.blur()}
 		aria-describedby="entry-understood"
 	/>
-	<button class="tool tool-now"><CornerDownLeft size={18} />Enter</button>
+	<button class="tool tool-now" aria-label="Enter"
+		><CornerDownLeft size={18} /><span class="word">Enter</span></button
+	>
+	<button
+		type="button"
+		class="tool"
+		onclick={() => intake.scan()}
+		disabled={intake.busy}
+		aria-label="Scan a pack"
+		title="Scan a pack (a stand-in scanner with invented products)"
+		><ScanBarcode size={20} /><span class="word">Scan</span></button
+	>
 </form>
 <div id="entry-understood" class="understood" aria-live="polite">
-	{#if parsed}
+	{#if intake.busy}
+		<span role="status">Asking …</span>
+	{:else if parsed}
 		{@const { line } = parsed}
 		<span class="chip"><i>count</i>{line.count}{line.countWord ? ` ${line.countWord}` : ''}</span>
-		{#if line.name}<span class="chip"><i>what</i>{line.name}</span>{/if}
+		{#if line.name}<span class="chip" class:known><i>{known ? 'known' : 'what'}</i>{line.name}</span
+			>{/if}
 		{#if line.category}<span class="chip"><i>kind</i>{categoryOf(line.category).name}</span>{/if}
-		{#if line.size}<span class="chip"><i>size</i>{line.size.value} {line.size.unit}</span>{/if}
+		{#if line.size}<span class="chip"><i>size</i>{formatQuantity(line.size)}</span>{/if}
 		{#if line.printed}<span class="chip"
 				><i>{line.printed.kind === 'use-by' ? 'use by' : 'best before'}</i>{dateText(
 					line.printed.on
 				)}</span
 			>{/if}
-		{#if line.openedOn}<span class="chip"><i>opened</i>{dateText(line.openedOn)}</span>{/if}
+		{#each [['opened', line.openedOn], ['frozen', line.frozenOn], ['thawed', line.thawedOn], ['last used', line.lastUsedOn]] as const as [word, on] (word)}
+			{#if on}<span class="chip"><i>{word}</i>{dateText(on)}</span>{/if}
+		{/each}
 		{#each line.states as state (state)}<span class="chip"><i>state</i>{state}</span>{/each}
+		{#if line.owner}<span class="chip"><i>owner</i>{line.owner}</span>{/if}
+		{#if line.place}<span class="chip"><i>place</i>{line.place}</span>{/if}
+		{#if line.batch}<span class="chip"><i>batch</i>{line.batch}</span>{/if}
+		{#each suggested as thing (thing.id)}
+			<button type="button" class="chip hint" onclick={() => swap(thing.name)}
+				><i>or</i>{thing.name}</button
+			>
+		{/each}
 		{#each parsed.issues as issue, i (i)}
-			<span class="wrong" role={refused ? 'alert' : undefined}>{intakeIssueText(issue)}</span>
+			<span class="wrong" role={intake.wrong.length ? 'alert' : undefined}
+				>{intakeIssueText(issue)}</span
+			>
 		{/each}
 		{#if ambiguous}
 			<span class="flex gap-2">
@@ -78,15 +119,37 @@
 				<button type="button" class="tool" onclick={() => onorder('mdy')}>Month first</button>
 			</span>
 		{/if}
-	{:else if entered}
-		<span>{entered}</span>
+	{:else if intake.isCode}
+		<span>A code: Enter looks it up.</span>
+	{:else if intake.said}
+		<span>{intake.said}</span>
 	{:else}
 		<span class="soft"
-			>Type one thing with its count, size, date and state; what is understood shows here before
-			Enter.</span
+			>One thing with its count, size, date and state; many lines may be pasted. N comes back here,
+			Escape goes to the pile.</span
 		>
 	{/if}
+	{#if intake.wrong.length && !parsed?.issues.length}
+		<span class="wrong" role="alert">{intake.wrong.join(' ')}</span>
+	{/if}
 </div>
+{#if intake.left.length}
+	<ul class="left" aria-label="Lines that were not understood">
+		{#each intake.left as line, index (`${index} ${line.text}`)}
+			<li>
+				<span class="min-w-0 flex-1"
+					><b>{line.text}</b><br /><span class="wrong">{line.wrong}</span></span
+				>
+				<button type="button" class="tool" onclick={() => (intake.correct(index), input?.focus())}
+					>Put right</button
+				>
+				<button type="button" class="tool tool-quiet" onclick={() => intake.drop(index)}
+					>Leave out</button
+				>
+			</li>
+		{/each}
+	</ul>
+{/if}
 
 <style>
 	.entry {
@@ -113,7 +176,29 @@
 		font-size: 0.85rem;
 		color: var(--ink-soft);
 	}
+	.chip.known {
+		border-color: var(--color-success);
+	}
+	.hint {
+		min-height: 44px;
+		align-items: center;
+		border-style: dashed;
+		cursor: pointer;
+	}
 	.wrong {
 		color: var(--color-error);
+	}
+	.left li {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.5rem;
+		border-top: 1px solid var(--color-base-300);
+		padding: 0.4rem 0;
+	}
+	@media (max-width: 640px) {
+		.word {
+			display: none;
+		}
 	}
 </style>

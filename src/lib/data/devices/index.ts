@@ -1,0 +1,3 @@
+export { PATIENCE_MS } from './ask';
+export { standInMeter } from './distance-meter';
+export { standInDirectory, standInScanner } from './scanner';
