@@ -1,4 +1,4 @@
-import { daysBetween, type Verdict } from '../core/model';
+import { daysBetween, type QuantityResult, type Verdict } from '../core/model';
 import type { Advice, ClearEstimate, CodeIssue, IntakeIssue } from '../core/clearing';
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
@@ -189,4 +189,39 @@ export function estimateText({ parts, learned }: ClearEstimate): string {
 	const of = learned.basis === 'kind' ? 'of places of this kind' : 'of this home';
 	const many = learned.sessions === 1 ? 'one session' : `${learned.sessions} sessions`;
 	return `${plain}; times ${learned.ratio.toFixed(2)}, as ${many} ${of} took.`;
+}
+
+/** What each list of leaving things is called, and how it is carried out. */
+export const OUT_WORDS: Readonly<
+	Record<Verdict, { readonly title: string; readonly how: string }>
+> = {
+	keep: { title: 'Keep', how: '' },
+	'back-stock': { title: 'Back stock', how: '' },
+	'use-first': { title: 'Use first', how: '' },
+	move: { title: 'Move', how: '' },
+	hazardous: {
+		title: 'Hazardous drop-off',
+		how: 'Medicines to a pharmacy; batteries, sprays, solvents and strong cleaners to the collection point. Closed, upright, in their own packs, never the drain or the household bin.'
+	},
+	return: { title: 'Goes back', how: 'Put it by the door, or in the bag that goes there next.' },
+	give: {
+		title: 'Give',
+		how: 'Usable, complete, in date. Out of the house the same week, or it comes back.'
+	},
+	recycle: {
+		title: 'Recycling',
+		how: 'Empty and rinse it. Compost and animal feed where they are allowed.'
+	},
+	discard: { title: 'Bin', how: 'Out of the house today.' },
+	hold: {
+		title: 'On hold',
+		how: 'Boxed with a date. On that day it is asked again: what was not missed can go.'
+	}
+};
+
+/** Says what is wrong with a typed quantity. */
+export function quantityIssueText(issue: Extract<QuantityResult, { ok: false }>): string {
+	return issue.code === 'quantity-nonsense'
+		? `“${issue.text}” cannot be. Look at the scale again.`
+		: `“${issue.text}” is not a weight or a volume. Write 450 g, 1.2 kg, 12 oz or 750 ml.`;
 }

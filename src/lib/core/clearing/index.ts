@@ -81,4 +81,4 @@ export {
 	type BoundaryItem,
 	type BoundaryLimits
 } from './boundary';
-export { cutPlace, wantingOf, type PlaceCut, type Wanting } from './place-cut';
+export { applyCut, cutPlace, piecesOut, wantingOf, type PlaceCut, type Wanting } from './place-cut';

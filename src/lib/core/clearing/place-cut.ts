@@ -1,4 +1,12 @@
-import { pieceVolumeMl, usesPerWeek, type Home, type Lot, type Thing } from '../model';
+import {
+	LotId,
+	pieceVolumeMl,
+	usesPerWeek,
+	type Edit,
+	type Home,
+	type Lot,
+	type Thing
+} from '../model';
 import { frontRunMm } from '../grouping';
 import { baseAboveFloorMm, placeOfNook, usableSpace } from '../survey';
 import {
@@ -79,4 +87,42 @@ export function cutPlace(
 	};
 	const wanting = wantingOf(home, nookId, others);
 	return { limits, wanting, cut: cutAtBoundary(wanting, limits, choice) };
+}
+
+/** How many pieces of each lot a cut takes out of the place, by lot. */
+export function piecesOut({
+	wanting,
+	cut
+}: Pick<PlaceCut, 'wanting' | 'cut'>): Map<string, number> {
+	const keep = new Set(cut.keep);
+	const out = new Map<string, number>();
+	for (const item of wanting)
+		if (!keep.has(item.key))
+			for (const { lot, pieces } of item.lots) out.set(lot.id, (out.get(lot.id) ?? 0) + pieces);
+	return out;
+}
+
+/**
+ * Makes the edit that lays on the table what a cut leaves out, to be decided there. A lot of which only some pieces
+ * go is split; a started pack goes as it is.
+ */
+export function applyCut(out: ReadonlyMap<string, number>, newId: () => string): Edit {
+	return (draft) => {
+		for (const [id, pieces] of out) {
+			const lot = draft.lots[id];
+			if (!lot) continue;
+			if (pieces >= lot.count) {
+				lot.nookId = null;
+				continue;
+			}
+			const rest = LotId.parse(newId());
+			draft.lots[rest] = {
+				...(JSON.parse(JSON.stringify(lot)) as Lot),
+				id: rest,
+				count: pieces,
+				nookId: null
+			};
+			lot.count -= pieces;
+		}
+	};
 }

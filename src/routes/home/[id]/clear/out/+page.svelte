@@ -1,0 +1,188 @@
+<script lang="ts">
+	import Printer from '@lucide/svelte/icons/printer';
+	import {
+		changeLeaving,
+		doNotBuy,
+		goingOut,
+		halfDone,
+		markGone,
+		onTheTable,
+		type GoingOut
+	} from '$lib/core/clearing';
+	import type { Verdict } from '$lib/core/model';
+	import { dateText, OUT_WORDS, VERDICT_WORDS, whenText } from '$lib/messages/clearing';
+	import { today } from '$lib/state/clock';
+	import { getHomeStore } from '$lib/state/context';
+	import ClearHead from '$lib/ui/clear/ClearHead.svelte';
+	import Bench from '$lib/ui/frame/Bench.svelte';
+
+	const getStore = getHomeStore();
+	const store = $derived(getStore());
+	const home = $derived(store.home);
+	const lists = $derived(goingOut(home, today()));
+	const table = $derived(onTheTable(home));
+	const avoid = $derived(doNotBuy(home));
+	const begun = $derived(halfDone(home));
+	function gone(items: readonly GoingOut[], words: string) {
+		store.edit(
+			words,
+			markGone(
+				items.map(({ decision }) => decision.id),
+				today()
+			)
+		);
+	}
+	const done = (verdict: Verdict) => (verdict === 'hold' ? 'Asked again' : 'It is out');
+</script>
+
+<Bench>
+	<ClearHead>
+		<button class="tool" onclick={() => window.print()}><Printer size={18} />Print</button>
+	</ClearHead>
+	{#if begun.length}
+		<section class="no-print mb-5" aria-label="Half done">
+			<h2 class="mb-1">Half done</h2>
+			<ul>
+				{#each begun as session (session.id)}
+					<li class="rule-top">
+						<a
+							class="flex min-h-11 items-center hover:underline"
+							href="/home/{home.id}/clear?place={session.nookId}"
+							>{home.nooks[session.nookId]?.name ?? 'A place that is gone'}, begun {dateText(
+								session.startedAt.slice(0, 10)
+							)}</a
+						>
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/if}
+	{#each lists as list (list.verdict)}
+		<section class="mb-6" aria-label={OUT_WORDS[list.verdict].title}>
+			<div class="flex flex-wrap items-end gap-x-4">
+				<h2>
+					{OUT_WORDS[list.verdict].title} <span class="soft measure">{list.items.length}</span>
+				</h2>
+				<button
+					class="tool no-print ml-auto"
+					onclick={() => gone(list.items, `${VERDICT_WORDS[list.verdict].toLowerCase()}: all done`)}
+					>All of it: {done(list.verdict).toLowerCase()}</button
+				>
+			</div>
+			<p class="soft mb-1">{OUT_WORDS[list.verdict].how}</p>
+			<ul>
+				{#each list.items as item (item.decision.id)}
+					<li class="rule-top line">
+						<label class="what"
+							><input
+								type="checkbox"
+								class="size-5"
+								onchange={() => gone([item], `${item.name}: ${done(list.verdict).toLowerCase()}`)}
+								aria-label="{item.name}: {done(list.verdict).toLowerCase()}"
+							/><span><b class="measure">{item.decision.count}</b> {item.name}</span></label
+						>
+						{#if list.verdict !== 'hold'}
+							<input
+								class="box to"
+								value={item.decision.to}
+								placeholder={list.verdict === 'return' ? 'to whom' : 'where to'}
+								aria-label="Where {item.name} goes"
+								maxlength="200"
+								onchange={(event) =>
+									store.edit(
+										`${item.name} goes to ${event.currentTarget.value}`,
+										changeLeaving(item.decision.id, { to: event.currentTarget.value })
+									)}
+							/>
+						{/if}
+						<span class="due" class:late={item.overdue}>
+							<input
+								type="date"
+								class="box measure"
+								value={item.decision.dueOn}
+								aria-label="{list.verdict === 'hold'
+									? 'Ask again about'
+									: 'Gone by, for'} {item.name}"
+								onchange={(event) =>
+									event.currentTarget.value &&
+									store.edit(
+										`date for ${item.name}`,
+										changeLeaving(item.decision.id, { dueOn: event.currentTarget.value })
+									)}
+							/>
+							<span>{whenText(today(), item.decision.dueOn!)}</span>
+						</span>
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/each}
+	{#if table.length}
+		<section class="mb-6" aria-label="On the table">
+			<h2>On the table <span class="soft measure">{table.length}</span></h2>
+			<p class="soft mb-1">
+				Taken out and not put anywhere. <a
+					class="no-print underline"
+					href="/home/{home.id}/clear?place=on-the-table">Decide on it</a
+				>
+			</p>
+			<ul class="columns">
+				{#each table as item (item.lotId)}
+					<li class="rule-top py-1"><b class="measure">{item.count}</b> {item.name}</li>
+				{/each}
+			</ul>
+		</section>
+	{/if}
+	{#if avoid.length}
+		<section class="mb-6" aria-label="Do not buy again">
+			<h2 class="mb-1">Do not buy again</h2>
+			<p>{avoid.join(', ')}</p>
+		</section>
+	{/if}
+	{#if !lists.length && !table.length && !avoid.length}
+		<p class="py-4">
+			Nothing waits to leave the house. What you give, return, recycle or put on hold at the bench
+			comes here, with a day by which it is to be gone.
+		</p>
+	{/if}
+</Bench>
+
+<style>
+	.line {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.3rem 0.8rem;
+		padding: 0.25rem 0;
+	}
+	.what {
+		display: flex;
+		align-items: center;
+		gap: 0.7rem;
+		flex: 1 1 14rem;
+		min-height: 44px;
+	}
+	.to {
+		flex: 0 1 14rem;
+	}
+	.due {
+		display: flex;
+		align-items: center;
+		gap: 0.5rem;
+	}
+	.due input {
+		width: 10.5rem;
+	}
+	.due span {
+		min-width: 6.5rem;
+	}
+	.late span {
+		color: var(--color-error);
+		font-weight: 600;
+	}
+	@media (min-width: 900px) {
+		.columns {
+			columns: 2;
+		}
+	}
+</style>
