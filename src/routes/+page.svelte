@@ -6,9 +6,24 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { toast } from 'svelte-sonner';
 	import { goto } from '$app/navigation';
-	import { MAX_FILE_BYTES, readHomeFile, type FileIssue } from '$lib/core/interchange';
+	import {
+		isZip,
+		MAX_FILE_BYTES,
+		MAX_ZIP_BYTES,
+		readHomeFile,
+		type FileIssue
+	} from '$lib/core/interchange';
 	import { applyEdit, HomeId, makeHome, type Home } from '$lib/core/model';
-	import { deleteHome, DEMO_ID, listHomes, loadHome, putHome, type HomeRow } from '$lib/data';
+	import {
+		deleteHome,
+		DEMO_ID,
+		listHomes,
+		listPhotos,
+		loadHome,
+		putHome,
+		putPhotos,
+		type HomeRow
+	} from '$lib/data';
 	import { fileIssueText } from '$lib/messages/files';
 	import { dateText } from '$lib/messages/clearing';
 	import { now } from '$lib/state/clock';
@@ -41,41 +56,63 @@
 		const { addUsualKinds } = await import('$lib/core/fitting');
 		await keep(applyEdit(bare, addUsualKinds()).home);
 	}
+	type Read =
+		| { ok: true; home: Home; photos: ReadonlyMap<string, Uint8Array>; lostPhotos: number }
+		| { ok: false; issues: readonly FileIssue[] };
+	/** Reads a text file or an archive; a far too large one is refused before it is read into memory. */
+	async function read(file: File): Promise<Read> {
+		const archive = /\.zip$/i.test(file.name);
+		const limit = archive ? MAX_ZIP_BYTES : MAX_FILE_BYTES;
+		if (file.size > limit)
+			return { ok: false, issues: [{ code: 'file-too-large', bytes: file.size, limit }] };
+		const bytes = new Uint8Array(await file.arrayBuffer());
+		if (archive || isZip(bytes)) {
+			// Loaded only now: the first screen does without it.
+			const { readHomeZip } = await import('$lib/core/interchange/home-zip');
+			return readHomeZip(bytes);
+		}
+		const result = readHomeFile(new TextDecoder().decode(bytes));
+		return result.ok ? { ...result, photos: new Map(), lostPhotos: 0 } : result;
+	}
 	async function importFile(file: File) {
 		issues = null;
-		// A far too large file is refused before it is read into memory.
-		const result =
-			file.size > MAX_FILE_BYTES
-				? ({
-						ok: false,
-						issues: [{ code: 'file-too-large', bytes: file.size, limit: MAX_FILE_BYTES }]
-					} as const)
-				: readHomeFile(await file.text());
+		const result = await read(file);
 		if (!result.ok) {
 			issues = { file: file.name, issues: result.issues };
 			return;
 		}
 		const taken = homes?.some((row) => row.id === result.home.id);
 		// A home of the same id stays as it is; the file becomes a second one beside it.
-		await keep(
-			taken
-				? {
-						...result.home,
-						id: HomeId.parse(newId()),
-						name: `${result.home.name} (imported)`.slice(0, 200)
-					}
-				: result.home
-		);
+		const home = taken
+			? {
+					...result.home,
+					id: HomeId.parse(newId()),
+					name: `${result.home.name} (imported)`.slice(0, 200)
+				}
+			: result.home;
+		await putPhotos(await getDb(), home.id, result.photos);
+		if (result.lostPhotos)
+			toast.warning(
+				`${result.lostPhotos} ${result.lostPhotos === 1 ? 'picture was' : 'pictures were'} not in the archive, or no picture. Everything else came along.`
+			);
+		await keep(home);
 	}
 	async function remove(row: HomeRow) {
 		const db = await getDb();
 		const loaded = await loadHome(db, row.id);
+		const photos = await listPhotos(db, row.id);
 		await deleteHome(db, row.id);
 		await refresh();
 		toast(`“${row.head.name}” was deleted.`, {
 			duration: 20_000,
 			action: loaded.ok
-				? { label: 'Undo', onClick: () => void putHome(db, loaded.home, now()).then(refresh) }
+				? {
+						label: 'Undo',
+						onClick: () =>
+							void putHome(db, loaded.home, now())
+								.then(() => putPhotos(db, row.id, photos))
+								.then(refresh)
+					}
 				: undefined
 		});
 	}
@@ -166,14 +203,15 @@
 		<section aria-labelledby="import">
 			<h2 id="import" class="mb-2">Bring one in</h2>
 			<p class="soft mb-3">
-				A file that ends in .keepnook.json. A home that is here already stays as it is.
+				A file that ends in .keepnook.json, or the archive with its pictures. A home that is here
+				already stays as it is.
 			</p>
 			<label class="tool relative">
 				<FolderInput size={18} />Import a home file
 				<input
 					type="file"
 					class="absolute inset-0 cursor-pointer opacity-0"
-					accept=".json,application/json"
+					accept=".json,.zip,application/json,application/zip"
 					aria-label="Import a home file"
 					onchange={(event) => {
 						const input = event.currentTarget;

@@ -30,16 +30,25 @@ export interface RecordRow {
 	readonly value: unknown;
 }
 
+/** A picture of a nook, shrunk; it belongs to a home and goes with it. */
+export interface PhotoRow {
+	readonly homeId: string;
+	readonly id: string;
+	readonly type: 'image/jpeg';
+	readonly bytes: ArrayBuffer;
+}
+
 export interface KeepNookDb extends DBSchema {
 	homes: { key: string; value: HomeRow };
 	records: { key: [string, string, string]; value: RecordRow };
 	history: { key: [string, number]; value: HistoryRow };
+	photos: { key: [string, string]; value: PhotoRow };
 }
 export type Db = IDBPDatabase<KeepNookDb>;
 
 export const DB_NAME = 'keepnook';
 /** Layout of the stores; a ladder in `upgrade`, apart from the migration of records. */
-export const DB_VERSION = 1;
+export const DB_VERSION = 2;
 
 export interface DbEvents {
 	/** Another tab holds an older layout open. */
@@ -59,6 +68,7 @@ export function openDatabase({ onBlocked, onReplaced, onTerminated }: DbEvents =
 				db.createObjectStore('records', { keyPath: ['homeId', 'collection', 'id'] });
 				db.createObjectStore('history', { keyPath: ['homeId', 'seq'] });
 			}
+			if (from < 2) db.createObjectStore('photos', { keyPath: ['homeId', 'id'] });
 		},
 		blocked: () => onBlocked?.(),
 		blocking(_current, _blocked, event) {

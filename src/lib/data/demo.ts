@@ -78,6 +78,18 @@ function readThing(row: string): ParsedThing {
 	};
 }
 
+/** Reads `v160` as the round rim of a vessel of 160 mm, `l170x119` as that of a box lid. */
+function rimOf(text: string | undefined): Thing['rim'] {
+	if (!text) return null;
+	const [widthMm = 0, depthMm] = text.slice(1).split('x').map(Number);
+	return {
+		part: text.startsWith('l') ? 'lid' : 'vessel',
+		shape: depthMm ? 'rect' : 'round',
+		widthMm,
+		depthMm: depthMm ?? widthMm
+	};
+}
+
 function thingOf(row: StockRow, parsed: ParsedThing): Thing {
 	const category = categoryOf(row.category);
 	const words = parsed.lots[0]!.words;
@@ -101,7 +113,7 @@ function thingOf(row: StockRow, parsed: ParsedThing): Thing {
 		priceMinor: number('p'),
 		avoid: false,
 		code: null,
-		rim: null
+		rim: rimOf(words.get('rim'))
 	};
 }
 
@@ -238,6 +250,28 @@ export function demoHome(now: string): Home {
 					)
 				}
 			])
+		),
+		sessions: Object.fromEntries(
+			(house.sessions as [string, number, number, number, number][]).map(
+				([nookId, daysAgo, plannedMin, workedMin, things]) => {
+					const on = addDays(today, -daysAgo);
+					const id = `${nookId}-${daysAgo}`;
+					return [
+						id,
+						{
+							id,
+							nookId,
+							startedAt: `${on}T09:30:00.000Z`,
+							endedAt: `${on}T11:00:00.000Z`,
+							plannedMin,
+							workedMin,
+							runningSince: null,
+							things,
+							strays: []
+						}
+					];
+				}
+			)
 		),
 		resets: Object.fromEntries(
 			(house.resets as [string, string, number, number | null, number | null][]).map(

@@ -15,7 +15,7 @@ import type { Db, HistoryRow, HomeRow, RecordRow } from './database';
 export const HISTORY_LIMIT = 200;
 
 /** All rows of one home, whatever their later key parts. */
-const rowsOf = (homeId: string) => IDBKeyRange.bound([homeId], [homeId, []]);
+export const rowsOf = (homeId: string) => IDBKeyRange.bound([homeId], [homeId, []]);
 
 export interface LoadedHome {
 	readonly home: Home;
@@ -80,11 +80,12 @@ export async function putHome(db: Db, home: Home, now: string): Promise<void> {
 	await tx.done;
 }
 
-/** Takes a home away with its history. */
+/** Takes a home away with its history and its pictures. */
 export async function deleteHome(db: Db, homeId: string): Promise<void> {
-	const tx = db.transaction(['homes', 'records', 'history'], 'readwrite');
+	const tx = db.transaction(['homes', 'records', 'history', 'photos'], 'readwrite');
 	void tx.objectStore('homes').delete(homeId);
 	void tx.objectStore('records').delete(rowsOf(homeId));
+	void tx.objectStore('photos').delete(rowsOf(homeId));
 	void tx.objectStore('history').delete(rowsOf(homeId));
 	await tx.done;
 }

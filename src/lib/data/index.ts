@@ -4,7 +4,8 @@ export {
 	type Db,
 	type DbEvents,
 	type HistoryRow,
-	type HomeRow
+	type HomeRow,
+	type PhotoRow
 } from './database';
 export {
 	deleteHome,
@@ -20,3 +21,4 @@ export {
 } from './homes';
 export { openTabs, type TabMessage, type Tabs } from './tabs';
 export { DEMO_ID } from './demo-id';
+export { getPhoto, listPhotos, putPhoto, putPhotos } from './photos';

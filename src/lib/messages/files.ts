@@ -17,5 +17,28 @@ export function fileIssueText(issue: FileIssue): string {
 			return `At “${issue.path}” the file holds something that cannot be: ${issue.reason}. Mend it there or export the home again.`;
 		case 'file-broken-link':
 			return `“${issue.path}” points to “${issue.missing}”, which is not in the file. Export the home again.`;
+		case 'zip-damaged':
+			return `The archive is damaged or cut short (${issue.reason}). Export it again and try that one.`;
+		case 'zip-without-home':
+			return `The archive holds no “${issue.wanted}”. Choose one that was exported here with its pictures.`;
+	}
+}
+
+export type PhotoIssue =
+	| { readonly code: 'photo-not-picture'; readonly name: string }
+	| {
+			readonly code: 'photo-too-large';
+			readonly name: string;
+			readonly bytes: number;
+			readonly limit: number;
+	  };
+
+/** Says why a picture was not taken. The one that was there stays. */
+export function photoIssueText(issue: PhotoIssue): string {
+	switch (issue.code) {
+		case 'photo-not-picture':
+			return `“${issue.name}” is not a picture that this browser can read. Choose a JPEG, PNG or WebP; the old picture stays.`;
+		case 'photo-too-large':
+			return `“${issue.name}” is ${megabytes(issue.bytes)}; pictures go up to ${megabytes(issue.limit)}. Take it smaller; the old picture stays.`;
 	}
 }

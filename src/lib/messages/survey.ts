@@ -1,5 +1,13 @@
-import { formatLength, type LengthIssue, type LengthUnit } from '../core/model';
-import type { ReachBand, SurveyIssue } from '../core/survey';
+import {
+	formatLength,
+	type ClimateTag,
+	type Fixings,
+	type HiddenKind,
+	type Home,
+	type LengthIssue,
+	type LengthUnit
+} from '../core/model';
+import type { HiddenPlace, PlanItem, ReachBand, SurveyIssue, TriangleIssue } from '../core/survey';
 
 /** Says what is wrong with a typed length, and how to write it. */
 export function lengthIssueText(issue: LengthIssue): string {
@@ -47,3 +55,112 @@ export const BAND_WORDS: Readonly<Record<ReachBand, string>> = {
 	stretch: 'stretch, above the eyes',
 	stool: 'needs a step stool'
 };
+
+/** Says what is wrong with the work triangle, and what helps. */
+export function triangleIssueText(issue: TriangleIssue, unit: LengthUnit): string {
+	const length = (mm: number) => formatLength(mm, unit);
+	switch (issue.code) {
+		case 'side-short':
+			return `From ${issue.side.from.name} to ${issue.side.to.name} is ${length(issue.side.mm)}, under ${length(issue.limitMm)}: there is no room to put anything down between them.`;
+		case 'side-long':
+			return `From ${issue.side.from.name} to ${issue.side.to.name} is ${length(issue.side.mm)}, over ${length(issue.limitMm)}: every meal walks it many times.`;
+		case 'sum-long':
+			return `The three sides are ${length(issue.sumMm)} together, over ${length(issue.limitMm)}.`;
+		case 'no-way':
+			return `There is no way from ${issue.from.name} to ${issue.to.name}. Check doorways, obstacles and where the stations stand.`;
+		case 'path-crosses':
+			return `The way from ${issue.from} to ${issue.to} goes through the triangle: whoever passes gets in the way of whoever cooks.`;
+	}
+}
+
+export const HIDDEN_WORDS: Readonly<Record<HiddenKind, string>> = {
+	'second-shelf': 'A second shelf',
+	'under-shelf-basket': 'A basket under the shelf',
+	'door-rack': 'A rack on the door',
+	'door-hooks': 'Hooks on the door',
+	'wall-hooks': 'Hooks under the cabinet',
+	'cabinet-top': 'The top of the cabinet',
+	'slide-out': 'A slide-out beside the pipes',
+	turntable: 'A turntable',
+	trolley: 'A trolley in the gap',
+	'side-panel': 'The side panel',
+	'under-bed': 'The space under the bed',
+	'unused-cupboard': 'A cupboard that is not used'
+};
+
+/** Says what was checked of the load of a found place, and the caution that belongs to it. */
+export function loadCheckText({ loadCheck, damp }: HiddenPlace): string {
+	switch (loadCheck) {
+		case 'own-feet':
+			return 'It stands on its own feet.';
+		case 'shelf-above':
+			return 'It hangs on the shelf above, which has this much to spare.';
+		case 'unknown-shelf':
+			return 'It hangs on the shelf above, whose load nobody has said: check its pegs first.';
+		case 'hinges':
+			return 'It hangs on the hinges of the door: light things only, and see that the door still closes.';
+		case 'fixing':
+			return damp
+				? 'It hangs on its fixing: go by the rating on the pack, here by half of it, since the place is damp.'
+				: 'It hangs on its fixing: go by the rating on the pack. Before a hole, know what runs in the wall.';
+	}
+}
+
+export const CLIMATE_WORDS: Readonly<Record<ClimateTag, string>> = {
+	heat: 'warm: by an oven, boiler, dryer or exhaust',
+	steam: 'steam: by a kettle, hob or dishwasher',
+	sun: 'sunlit',
+	damp: 'damp',
+	unheated: 'unheated, or hot in summer',
+	ventilated: 'ventilated'
+};
+/** A word each for the sums of space. */
+export const CLIMATE_SHORT: Readonly<Record<string, string>> = {
+	room: 'room air',
+	chilled: 'chilled',
+	frozen: 'frozen',
+	heat: 'warm',
+	steam: 'steam',
+	sun: 'sunlit',
+	damp: 'damp',
+	unheated: 'unheated',
+	ventilated: 'ventilated'
+};
+
+export const FIXING_WORDS: Readonly<Record<Fixings, string>> = {
+	any: 'screws allowed',
+	'no-holes': 'nothing that leaves a hole',
+	none: 'nothing fixed at all'
+};
+
+/** Names a thing on the plan as one would point at it. */
+export function planItemText(home: Home, item: PlanItem): string {
+	const room = home.rooms[item.id]?.name ?? '';
+	switch (item.kind) {
+		case 'room':
+			return room;
+		case 'corner':
+			return `Corner ${item.index + 1} of ${room}`;
+		case 'wall':
+			return `Wall ${item.index + 1} of ${room}`;
+		case 'door':
+			return `Doorway ${item.index + 1} of ${room}`;
+		case 'obstacle':
+			return home.rooms[item.id]?.obstacles[item.index]?.name || 'Obstacle';
+		case 'station':
+			return home.stations[item.id]?.name ?? 'Station';
+		case 'cabinet':
+			return home.cabinets[item.id]?.name ?? 'Cabinet';
+		case 'run':
+			return home.runs[item.id]?.name ?? 'Run';
+		case 'run-end':
+			return `${item.end === 'from' ? 'Left' : 'Right'} end of ${home.runs[item.id]?.name ?? 'the run'}`;
+	}
+}
+
+/** Where each of the three readings of a side is taken. */
+export const READING_SPOTS = {
+	widthMm: ['at the bottom', 'halfway up', 'at the top'],
+	depthMm: ['at the left', 'in the middle', 'at the right'],
+	heightMm: ['at the left', 'in the middle', 'at the right']
+} as const;

@@ -21,7 +21,9 @@ export type FileIssue =
 	| { readonly code: 'file-wrong-type'; readonly found: string }
 	| { readonly code: 'file-newer'; readonly version: number; readonly known: number }
 	| { readonly code: 'file-bad-record'; readonly path: string; readonly reason: string }
-	| { readonly code: 'file-broken-link'; readonly path: string; readonly missing: string };
+	| { readonly code: 'file-broken-link'; readonly path: string; readonly missing: string }
+	| { readonly code: 'zip-damaged'; readonly reason: string }
+	| { readonly code: 'zip-without-home'; readonly wanted: string };
 export type FileResult =
 	| { readonly ok: true; readonly home: Home }
 	| { readonly ok: false; readonly issues: readonly FileIssue[] };

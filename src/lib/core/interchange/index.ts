@@ -10,4 +10,4 @@ export {
 } from './home-file';
 export { migrate, MIGRATIONS, type Migration } from './migrate';
 export { brokenLinks } from './links';
-export { tallyCsv, tallyMarkdown, toCsv, type ReportWords } from './reports';
+export { isZip, MAX_PHOTO_BYTES, MAX_ZIP_BYTES } from './zip-limits';

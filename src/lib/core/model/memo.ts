@@ -8,10 +8,10 @@ import type { Home } from './home';
  * @example const figures = memoOn((home) => [home.things, home.lots], computeFigures)
  */
 export function memoOn<Result>(
-	parts: (home: Home) => readonly [object, ...object[]],
+	parts: (home: Home) => readonly [object, ...unknown[]],
 	compute: (home: Home) => Result
 ): (home: Home) => Result {
-	const known = new WeakMap<object, { parts: readonly object[]; result: Result }>();
+	const known = new WeakMap<object, { parts: readonly unknown[]; result: Result }>();
 	return (home) => {
 		if (isDraft(home)) return compute(home);
 		const now = parts(home);

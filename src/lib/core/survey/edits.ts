@@ -159,7 +159,10 @@ export type Side = 'widthMm' | 'depthMm' | 'heightMm';
 export function setInside(nookId: string, side: Side, mm: number): Edit {
 	return (draft) => {
 		const nook = draft.nooks[nookId];
-		if (nook) nook.inside[side] = mm;
+		if (!nook) return;
+		nook.inside[side] = mm;
+		// A size that is typed over stands in the place of what was read.
+		nook.readings[side] = [];
 	};
 }
 

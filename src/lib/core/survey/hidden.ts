@@ -567,12 +567,7 @@ const FINDERS: Readonly<Record<HiddenKind, Finder>> = {
 export const fixingsOf = (home: Pick<Home, 'rented'>, nook: Pick<Nook, 'fixings'> | undefined) =>
 	nook?.fixings ?? (home.rented ? 'no-holes' : 'any');
 
-/**
- * Looks for room the home has and does not use, and proposes it: litres gained, what it needs, its rough cost, whether
- * it leaves a hole and whether that is allowed, and what it carries. The most litres come first; ties by name.
- * Adhesive fixings carry only by their rating, halved in damp rooms: it is asked for on accepting.
- */
-export function findHidden(home: Home): HiddenPlace[] {
+function searchHidden(home: Home): readonly HiddenPlace[] {
 	const scene: Scene = { home, places: nooksInOrder(home), held: heldByNook(home) };
 	return (Object.keys(FINDERS) as HiddenKind[])
 		.flatMap((kind) =>
@@ -605,6 +600,25 @@ export function findHidden(home: Home): HiddenPlace[] {
 		.filter((place) => place.gainMl >= LEAST_GAIN_ML)
 		.sort((a, b) => b.gainMl - a.gainMl || (a.key < b.key ? -1 : 1));
 }
+
+/**
+ * Looks for room the home has and does not use, and proposes it: litres gained, what it needs, its rough cost, whether
+ * it leaves a hole and whether that is allowed, and what it carries. The most litres come first; ties by name.
+ * Adhesive fixings carry only by their rating, halved in damp rooms: it is asked for on accepting.
+ */
+export const findHidden = memoOn(
+	(home) => [
+		home.nooks,
+		home.cabinets,
+		home.runs,
+		home.rooms,
+		home.lots,
+		home.things,
+		home.rented,
+		home.settings
+	],
+	searchHidden
+);
 
 /**
  * What adhesive hooks carry together: their rating, halved in damp rooms, times how many there are.

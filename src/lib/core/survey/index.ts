@@ -20,6 +20,7 @@ export {
 	type ReachHeights,
 	type ReachSpot
 } from './reach';
+export { reachShares, TODDLER_CLIMB_MM, TODDLER_REACH_MM, type ReachShare } from './reach-shares';
 export { checkNook, checkSurvey, tapeList, type SurveyIssue, type TapeItem } from './checks';
 export {
 	walkGraphOf,
@@ -32,7 +33,7 @@ export {
 export { freeNear, isClear, isFree, isInside, layWalkSpace, type WalkSpace } from './walk-space';
 export { workTriangle, type TriangleIssue, type TriangleSide, type WorkTriangle } from './triangle';
 export { climateTags, spaceTotals, type SpaceSum, type SpaceTotals } from './totals';
-export { clearReadings, READINGS, smallest, spreadMm, takeReading } from './readings';
+export { setReadings, READINGS, smallest, spreadMm, takeReading } from './readings';
 export {
 	addShelf,
 	divideNook,
@@ -61,6 +62,18 @@ export {
 	snapTo,
 	type Snapped
 } from './plan-edits';
+export {
+	addDoor,
+	dragPlanItem,
+	moveRoom,
+	nudgePlanItem,
+	planItemKey,
+	removeDoor,
+	setDoorWidth,
+	setWallLength,
+	type PlanItem
+} from './plan-items';
+export { tapeKey, tapeStep, tapeSteps, type TapeStep } from './tape';
 export {
 	findHidden,
 	fixingsOf,

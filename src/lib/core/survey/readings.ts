@@ -23,13 +23,13 @@ export function takeReading(nookId: string, side: Side, mm: number, index?: numb
 	};
 }
 
-/** Makes the edit that forgets the readings of a side and its size: it is to be measured again. */
-export function clearReadings(nookId: string, side: Side): Edit {
+/** Makes the edit that sets all readings of a side, mm; without any the side is to be measured again. */
+export function setReadings(nookId: string, side: Side, readings: readonly number[]): Edit {
 	return (draft) => {
 		const nook = draft.nooks[nookId];
 		if (!nook) return;
-		nook.readings[side] = [];
-		nook.inside[side] = null;
+		nook.readings[side] = readings.slice(0, READINGS);
+		nook.inside[side] = smallest(nook.readings[side]);
 	};
 }
 

@@ -10,7 +10,7 @@ import {
 	addShelf,
 	changeObstacle,
 	checkSurvey,
-	clearReadings,
+	setReadings,
 	divideNook,
 	duplicateCabinet,
 	levelShelves,
@@ -59,7 +59,7 @@ describe('three readings', () => {
 		expect(at(again, base.id).inside.widthMm).toBe(562);
 		const fourth = apply(home, takeReading(base.id, 'widthMm', 550));
 		expect(at(fourth, base.id).readings.widthMm).toEqual([562, 558, 550]);
-		expect(at(apply(home, clearReadings(base.id, 'widthMm')), base.id).inside.widthMm).toBeNull();
+		expect(at(apply(home, setReadings(base.id, 'widthMm', [])), base.id).inside.widthMm).toBeNull();
 	});
 });
 

@@ -1,4 +1,5 @@
 import type { Home, Point, Room, Station } from '../model';
+import { runAxes } from './place';
 import { walkGraphOf, walkPath } from './walking';
 
 const CORNERS = ['sink', 'hob', 'fridge'] as const;
@@ -63,8 +64,38 @@ const touches = (room: Room, at: Point) => {
 	);
 };
 
+/** A station belongs to the front that lies within an arm's length of it, mm. */
+const ARM_MM = 600;
+const HANGS_FROM_MM = 1200;
+
 /**
- * Measures the work triangle between sink, hob and fridge as it is walked, and says what is wrong with it: a side
+ * The point of the nearest cabinet front that a station works at: a triangle is measured from front to front, while a
+ * station is where one stands. The station itself where there is no front within an arm's length.
+ */
+function frontOf(home: Home, { at }: Station): Point {
+	let best = at;
+	let bestMm = ARM_MM;
+	for (const cabinet of Object.values(home.cabinets)) {
+		const run = home.runs[cabinet.runId];
+		if (!run || cabinet.baseMm >= HANGS_FROM_MM) continue;
+		const { along, towards } = runAxes(run);
+		const s = (at.x - run.from.x) * along.x + (at.y - run.from.y) * along.y;
+		const on = Math.min(Math.max(s, cabinet.offsetMm), cabinet.offsetMm + cabinet.widthMm);
+		const point = {
+			x: run.from.x + along.x * on + towards.x * cabinet.depthMm,
+			y: run.from.y + along.y * on + towards.y * cabinet.depthMm
+		};
+		const mm = Math.hypot(point.x - at.x, point.y - at.y);
+		if (mm < bestMm) [best, bestMm] = [point, mm];
+	}
+	return best;
+}
+
+const lengthOf = (points: readonly Point[]) =>
+	pairsOf(points).reduce((sum, [a, b]) => sum + Math.hypot(b.x - a.x, b.y - a.y), 0);
+
+/**
+ * Measures the work triangle between sink, hob and fridge, from front to front along the way that is walked, and says what is wrong with it: a side
  * too short to put anything down or too long, a sum that is too long, no way, or a way through the room that crosses
  * it. The limits are settings (1.2 m, 2.7 m and 7.9 m at first).
  */
@@ -88,7 +119,8 @@ export function workTriangle(home: Home): WorkTriangle {
 			issues.push({ code: 'no-way', from, to });
 			continue;
 		}
-		const side = { from, to, mm: Math.round(path.mm), points: path.points };
+		const points = [frontOf(home, from), ...path.points.slice(1, -1), frontOf(home, to)];
+		const side = { from, to, mm: Math.round(lengthOf(points)), points };
 		sides.push(side);
 		if (side.mm < leastSideMm) issues.push({ code: 'side-short', side, limitMm: leastSideMm });
 		if (side.mm > mostSideMm) issues.push({ code: 'side-long', side, limitMm: mostSideMm });

@@ -5,6 +5,8 @@ import {
 	climateOf,
 	climateTags,
 	reachHeights,
+	TODDLER_CLIMB_MM,
+	TODDLER_REACH_MM,
 	type NookPlace,
 	type Reach,
 	type UsableSpace
@@ -51,9 +53,6 @@ export interface RuleInput {
 type Rule = (input: RuleInput) => HardCode | null;
 const when = (broken: boolean, code: HardCode): HardCode | null => (broken ? code : null);
 
-/** A toddler's reach: to 1.0 m standing, to 1.5 m climbing. */
-const TODDLER_REACH_MM = 1000;
-const TODDLER_CLIMB_MM = 1500;
 const PET_REACH_MM = 1200;
 const OFF_FLOOR_MM = 50;
 

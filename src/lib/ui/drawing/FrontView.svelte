@@ -1,7 +1,9 @@
 <script lang="ts">
 	import type { Group, Home, Person, Run } from '$lib/core/model';
-	import { formatLength } from '$lib/core/model';
-	import { reachHeights } from '$lib/core/survey';
+	import { formatLength, formatVolume } from '$lib/core/model';
+	import { reachHeights, type HiddenPlace } from '$lib/core/survey';
+	import CabinetTabs from './CabinetTabs.svelte';
+	import { hiddenBoxes } from './hidden-geometry';
 	import { clipText, frontGeometry, nookWords, type NookBox } from './front-geometry';
 	import NoteTag from './NoteTag.svelte';
 	import { layTags } from './tag-layout';
@@ -31,6 +33,17 @@
 		flagged?: ReadonlySet<string>;
 		/** Shapes alone, to show where: no words, up to so many px high. */
 		compactPx?: number;
+		/** Places found that are not used yet: drawn dashed. */
+		hidden?: readonly HiddenPlace[];
+		chosenHidden?: string | null;
+		onhidden?: (place: HiddenPlace) => void;
+		/** Cabinets get a tab to choose them by, and to move them along the wall. */
+		tabs?: {
+			readonly selected: string | null;
+			readonly onselect: (cabinetId: string) => void;
+			readonly ondrag: (cabinetId: string, byMm: number) => void;
+			readonly ondrop: (cabinetId: string) => void;
+		};
 	}
 	let {
 		home,
@@ -44,7 +57,11 @@
 		person = null,
 		caption,
 		flagged,
-		compactPx
+		compactPx,
+		hidden = [],
+		chosenHidden = null,
+		onhidden,
+		tabs
 	}: Props = $props();
 
 	const PAD = 130;
@@ -56,7 +73,8 @@
 	const cabinets = $derived(home.cabinets);
 	const view = $derived(frontGeometry({ nooks, cabinets }, run));
 	const wide = $derived(view.lengthMm + 2 * PAD);
-	const tall = $derived(view.heightMm + 210);
+	const tall = $derived(view.heightMm + (tabs ? 380 : 210));
+	const found = $derived(hiddenBoxes(hidden, view, run));
 	const scale = $derived(
 		compactPx
 			? compactPx / tall
@@ -320,6 +338,30 @@
 				{/if}
 			{/if}
 		{/each}
+		{#each found as box (box.place.key)}
+			<g
+				class="found"
+				class:chosen={chosenHidden === box.place.key}
+				role="button"
+				tabindex="0"
+				aria-label="Found: {box.place.where}, {formatVolume(box.place.gainMl)}"
+				aria-pressed={chosenHidden === box.place.key}
+				onclick={() => onhidden?.(box.place)}
+				onkeydown={(event) => keys(event, () => onhidden?.(box.place))}
+			>
+				<rect x={box.x} y={box.y} width={box.w} height={box.h} />
+				{#if box.h > font(15) && box.w > font(40)}
+					<text
+						x={box.x + box.w / 2}
+						y={box.y + box.h / 2 + font(4)}
+						font-size={font(11.5)}
+						text-anchor="middle"
+						>{clipText(`+${formatVolume(box.place.gainMl)}`, box.w, font(12))}</text
+					>
+				{/if}
+			</g>
+		{/each}
+		{#if tabs}<CabinetTabs {view} {tabs} {font} />{/if}
 	</svg>
 </div>
 
@@ -333,6 +375,31 @@
 		width: auto;
 		flex: none;
 		overflow: visible;
+	}
+	.found {
+		cursor: pointer;
+	}
+	.found rect {
+		fill: transparent;
+		stroke: var(--color-primary);
+		stroke-width: 1.6px;
+		stroke-dasharray: 6 4;
+		vector-effect: non-scaling-stroke;
+	}
+	.found text {
+		paint-order: stroke;
+		stroke: var(--color-base-100);
+		stroke-width: 4px;
+		vector-effect: non-scaling-stroke;
+		fill: var(--color-primary);
+		font-family: var(--font-mono);
+		font-weight: 700;
+	}
+	.found:hover rect,
+	.found.chosen rect,
+	.found:focus-visible rect {
+		fill: color-mix(in oklab, var(--color-primary) 18%, transparent);
+		stroke-width: 2.6px;
 	}
 	.nook {
 		cursor: pointer;

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import type { Home } from '$lib/core/model';
+	import type { Snippet } from 'svelte';
+	import type { Home, Point } from '$lib/core/model';
 	import { runAxes } from '$lib/core/survey';
 
 	interface Props {
@@ -8,11 +9,17 @@
 		onrun?: (runId: string) => void;
 		/** Largest height on the screen, px. */
 		maxPx?: number;
+		/** What the drawing has to show all of; it does not move while a part of it is dragged. */
+		frame?: readonly Point[] | undefined;
+		/** Walks drawn on the plan, each a line of points. */
+		walks?: readonly (readonly Point[])[];
+		/** Drawn over the plan; `font` turns px on the screen into plan mm. */
+		over?: Snippet<[(px: number) => number]> | undefined;
 	}
-	let { home, selectedRun = null, onrun, maxPx = 420 }: Props = $props();
+	let { home, selectedRun = null, onrun, maxPx = 420, frame, walks = [], over }: Props = $props();
 
 	let widthPx = $state(700);
-	const points = $derived(Object.values(home.rooms).flatMap((room) => room.outline));
+	const points = $derived(frame ?? Object.values(home.rooms).flatMap((room) => room.outline));
 	const PAD = 220;
 	const left = $derived(Math.min(...points.map((p) => p.x)) - PAD);
 	const top = $derived(Math.min(...points.map((p) => p.y)) - PAD);
@@ -106,15 +113,36 @@
 				<line x1={door.a.x} y1={door.a.y} x2={door.b.x} y2={door.b.y} class="d-light d-dash" />
 			{/each}
 		{/each}
+		{#each Object.values(home.rooms) as room (room.id)}
+			{#each room.obstacles as obstacle, i (i)}
+				<rect
+					x={obstacle.x}
+					y={obstacle.y}
+					width={obstacle.widthMm}
+					height={obstacle.depthMm}
+					class="d-shelf"
+					class:d-dash={obstacle.clearBelowMm > 0}
+					style="fill:var(--color-base-100)"
+				/>
+				<text
+					class="d-measure"
+					x={obstacle.x + obstacle.widthMm / 2}
+					y={obstacle.y + obstacle.depthMm / 2 + font(4)}
+					font-size={font(11)}
+					text-anchor="middle"
+					>{obstacle.widthMm * scale > obstacle.name.length * 6.8 ? obstacle.name : ''}</text
+				>
+			{/each}
+		{/each}
 		{#each Object.values(home.runs) as run (run.id)}
 			{@const own = Object.values(home.cabinets).filter((cabinet) => cabinet.runId === run.id)}
 			<g
 				class="run"
 				class:selected={selectedRun === run.id}
-				role="button"
-				tabindex={onrun ? 0 : -1}
+				role={onrun ? 'button' : 'img'}
+				tabindex={onrun ? 0 : undefined}
 				aria-label="{run.name}, {countOf(run.id)} cabinets"
-				aria-pressed={selectedRun === run.id}
+				aria-pressed={onrun ? selectedRun === run.id : undefined}
 				onclick={() => onrun?.(run.id)}
 				onkeydown={(event) => event.key === 'Enter' && onrun?.(run.id)}
 			>
@@ -129,6 +157,9 @@
 				{/each}
 			</g>
 		{/each}
+		{#each walks as walk, i (i)}
+			<polyline points={walk.map(({ x, y }) => `${x},${y}`).join(' ')} class="walk" />
+		{/each}
 		{#each labels as { station, x, y } (station.id)}
 			<g aria-label="Station {station.name}" role="img">
 				<circle cx={station.at.x} cy={station.at.y} r={font(4)} fill="var(--color-primary)" />
@@ -139,6 +170,7 @@
 				{/if}
 			</g>
 		{/each}
+		{@render over?.(font)}
 	</svg>
 </div>
 
@@ -149,6 +181,14 @@
 	.wall {
 		stroke: var(--color-base-content);
 		stroke-width: 3px;
+		vector-effect: non-scaling-stroke;
+	}
+	.walk {
+		fill: none;
+		stroke: var(--color-primary);
+		stroke-width: 1.6px;
+		stroke-dasharray: 2 4;
+		stroke-linecap: round;
 		vector-effect: non-scaling-stroke;
 	}
 	.body {

@@ -6,15 +6,21 @@
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import LengthField from '$lib/ui/forms/LengthField.svelte';
+	import MassField from '$lib/ui/forms/MassField.svelte';
 
 	const getStore = getHomeStore();
 	const store = $derived(getStore());
 	const home = $derived(store.home);
 	let name = $state('');
 	let pet = $state('');
+	const list = (text: string) =>
+		text
+			.split(',')
+			.map((word) => word.trim().slice(0, 200))
+			.filter(Boolean);
 </script>
 
-<section class="rule-top mt-5 pt-3" aria-label="People and pets">
+<section aria-label="People and pets">
 	<h2 class="mb-1">People and pets</h2>
 	<p class="soft mb-2">
 		Whoever finds a place hardest to reach decides; small children and pets set what must be locked
@@ -78,6 +84,60 @@
 						)}
 				/>Lifts nothing above the shoulder</label
 			>
+			<label class="flex min-h-11 items-center gap-2"
+				><input
+					type="checkbox"
+					class="size-5"
+					checked={person.visits}
+					onchange={(event) =>
+						store.edit(
+							`visits of ${person.name}`,
+							changePerson(person.id, { visits: event.currentTarget.checked })
+						)}
+				/>Only visits</label
+			>
+			<div class="grid grid-cols-1 gap-2 sm:grid-cols-3">
+				<MassField
+					label="{person.name} lifts at most"
+					valueG={person.limits.maxLiftG}
+					placeholder="no limit"
+					onchange={(maxLiftG) =>
+						store.edit(
+							`lifting of ${person.name}`,
+							changePerson(person.id, { limits: { ...person.limits, maxLiftG } })
+						)}
+				/>
+				<label class="text-sm font-semibold"
+					>Diets of {person.name}<input
+						class="box font-normal"
+						placeholder="none"
+						maxlength="400"
+						value={person.diets.join(', ')}
+						onchange={(event) =>
+							store.edit(
+								`diets of ${person.name}`,
+								changePerson(person.id, { diets: list(event.currentTarget.value) })
+							)}
+					/></label
+				>
+				<label class="text-sm font-semibold"
+					>Allergies of {person.name}<input
+						class="box font-normal"
+						placeholder="none"
+						maxlength="400"
+						value={person.allergies.join(', ')}
+						onchange={(event) =>
+							store.edit(
+								`allergies of ${person.name}`,
+								changePerson(person.id, { allergies: list(event.currentTarget.value) })
+							)}
+					/></label
+				>
+			</div>
+			{#if person.allergies.length}<p class="soft text-sm">
+					Keep what {person.name} may not eat closed and below other food, so that nothing falls out of
+					it. Read the pack each time; a doctor says how strict to be.
+				</p>{/if}
 			<button
 				class="tool tool-quiet"
 				onclick={() => store.edit(`remove ${person.name}`, removePerson(person.id))}

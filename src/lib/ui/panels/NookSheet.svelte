@@ -15,14 +15,15 @@
 		placeOfNook,
 		reachOf,
 		removeObstruction,
-		setInside,
 		setOpening,
-		usableSpace,
-		type Side
+		usableSpace
 	} from '$lib/core/survey';
 	import { BAND_WORDS, surveyIssueText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import LengthField from '$lib/ui/forms/LengthField.svelte';
+	import NookPhoto from '$lib/ui/walk/NookPhoto.svelte';
+	import NookSides from '$lib/ui/walk/NookSides.svelte';
+	import NookSpot from '$lib/ui/walk/NookSpot.svelte';
 	import ShelfView from '$lib/ui/drawing/ShelfView.svelte';
 
 	let { nookId }: { nookId: string } = $props();
@@ -35,11 +36,6 @@
 		place ? usableSpace(place.nook, baseAboveFloorMm(place), home.settings) : null
 	);
 	const people = $derived(Object.values(home.people));
-	const SIDES: readonly [Side, 'width' | 'depth' | 'height', string][] = [
-		['widthMm', 'width', 'Inside width'],
-		['depthMm', 'depth', 'Inside depth'],
-		['heightMm', 'height', 'Inside height']
-	];
 	const say = (field: string) => {
 		const issue = issues.find((found) => found.field === field && found.code !== 'size-missing');
 		return issue ? surveyIssueText(issue, home.units) : '';
@@ -55,9 +51,6 @@
 			.filter((person) => person.ageBand !== 'toddler')
 			.map((person) => ({ person, reach: reachOf(spot, [person], home.settings.effort) }));
 	});
-	function change(side: Side, word: string, mm: number) {
-		store.edit(`${word} of ${place!.nook.name}`, setInside(nookId, side, mm));
-	}
 	let kind = $state<Obstruction['kind']>('trap');
 	function obstruct() {
 		const { widthMm, depthMm, heightMm } = place!.nook.inside;
@@ -106,17 +99,7 @@
 	<p class="soft mb-3">
 		{cabinet.name}, {formatLength(baseAboveFloorMm(place), home.units)} above the floor
 	</p>
-	<div class="mb-4 grid grid-cols-3 gap-2 lg:grid-cols-1">
-		{#each SIDES as [side, field, label] (side)}
-			<LengthField
-				{label}
-				units={home.units}
-				valueMm={nook.inside[side]}
-				warning={say(field)}
-				onchange={(mm) => change(side, field, mm)}
-			/>
-		{/each}
-	</div>
+	<NookSides {nookId} />
 	<section aria-label="Usable space" class="rule-top py-3">
 		{#if space?.ok}
 			<p class="text-lg"><b class="measure">{formatVolume(space.usableMl)}</b> usable</p>
@@ -140,7 +123,12 @@
 			<p>Measure the {space.missing.join(', ')} to know what it holds.</p>
 		{/if}
 	</section>
+	<p class="soft text-sm">From the front</p>
 	<ShelfView {home} {nook} fit={null} side="front" />
+	{#if nook.obstructions.length}
+		<p class="soft mt-2 text-sm">From above</p>
+		<ShelfView {home} {nook} fit={null} side="above" />
+	{/if}
 	<section class="rule-top py-3" aria-label="Obstructions">
 		<h3 class="mb-2">In the way</h3>
 		{#each nook.obstructions as obstruction, index (index)}
@@ -243,6 +231,8 @@
 			</ul>
 		</section>
 	{/if}
+	<NookSpot {nookId} />
+	<NookPhoto {nookId} />
 {/if}
 
 <style>

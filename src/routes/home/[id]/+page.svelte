@@ -1,10 +1,12 @@
 <script lang="ts">
 	import Download from '@lucide/svelte/icons/download';
 	import { writeHomeFile } from '$lib/core/interchange';
+	import { listPhotos } from '$lib/data';
 	import { nextSteps, type Stage } from '$lib/core/upkeep';
 	import { STAGE_WORDS, stepText } from '$lib/messages/steps';
 	import { today } from '$lib/state/clock';
 	import { getHomeStore } from '$lib/state/context';
+	import { getDb } from '$lib/state/database';
 	import { saveFile, fileName } from '$lib/ui/forms/save-file';
 	import PlanView from '$lib/ui/drawing/PlanView.svelte';
 	import { STAGE_ICONS } from '$lib/ui/frame/stages';
@@ -15,6 +17,13 @@
 	const steps = $derived(nextSteps(home, today()));
 	const first = $derived(steps[0]);
 	const count = (record: object) => Object.keys(record).length;
+	const pictures = $derived(Object.values(home.nooks).filter(({ photoId }) => photoId).length);
+	async function exportZip() {
+		const { writeHomeZip } = await import('$lib/core/interchange/home-zip');
+		const photos = await listPhotos(await getDb(), home.id);
+		const bytes = writeHomeZip(home, photos);
+		saveFile(fileName(home.name, 'keepnook.zip'), Uint8Array.from(bytes).buffer, 'application/zip');
+	}
 	const link = (stage: Stage) => `/home/${home.id}/${stage}`;
 </script>
 
@@ -54,6 +63,13 @@
 					saveFile(fileName(home.name, 'keepnook.json'), writeHomeFile(home), 'application/json')}
 				><Download size={18} />Export the home</button
 			>
+			{#if pictures}
+				<button class="tool" onclick={exportZip}
+					><Download size={18} />With its {pictures === 1
+						? 'picture'
+						: `${pictures} pictures`}</button
+				>
+			{/if}
 		</div>
 		{#if count(home.rooms)}
 			<PlanView {home} maxPx={540} />

@@ -1,32 +1,33 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
-	import Trash2 from '@lucide/svelte/icons/trash-2';
-	import { formatVolume, parseLength, STATION_KINDS, type StationKind } from '$lib/core/model';
+	import { page } from '$app/state';
+	import { applyEdit, formatVolume, type Home } from '$lib/core/model';
 	import {
 		addCabinet,
-		addRoom,
 		baseAboveFloorMm,
 		CABINET_FORMS_LIST,
 		checkSurvey,
+		findHidden,
+		moveCabinet,
 		placeOfNook,
-		placeStation,
-		removeCabinet,
 		runAxes,
-		standingPoint,
+		snapCabinet,
 		tapeList,
 		usableSpace
 	} from '$lib/core/survey';
-	import { lengthIssueText, surveyIssueText } from '$lib/messages/survey';
+	import { surveyIssueText } from '$lib/messages/survey';
+	import { goto } from '$app/navigation';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import FrontView from '$lib/ui/drawing/FrontView.svelte';
-	import PlanView from '$lib/ui/drawing/PlanView.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
-	import StageHead from '$lib/ui/frame/StageHead.svelte';
-	import LengthField from '$lib/ui/forms/LengthField.svelte';
-	import HouseholdPanel from '$lib/ui/panels/HouseholdPanel.svelte';
 	import NookSheet from '$lib/ui/panels/NookSheet.svelte';
+	import CabinetSheet from '$lib/ui/walk/CabinetSheet.svelte';
+	import NookShape from '$lib/ui/walk/NookShape.svelte';
+	import RoomForm from '$lib/ui/walk/RoomForm.svelte';
+	import SpaceTable from '$lib/ui/walk/SpaceTable.svelte';
+	import WalkHead from '$lib/ui/walk/WalkHead.svelte';
 
 	const getStore = getHomeStore();
 	const store = $derived(getStore());
@@ -37,92 +38,70 @@
 	const runs = $derived(
 		Object.values(home.runs).sort((a, b) => cabinetsOn(b.id) - cabinetsOn(a.id))
 	);
-	let chosenRun = $state<string | null>(null);
-	const run = $derived((chosenRun && home.runs[chosenRun]) || runs[0]);
-	let nookId = $state<string | null>(null);
-	let personId = $state('');
-	let form = $state('base');
-	const cabinet = $derived(
-		nookId && home.nooks[nookId] ? home.cabinets[home.nooks[nookId]!.cabinetId] : null
+	const asked = page.url.searchParams;
+	let cabinetId = $state<string | null>(asked.get('cabinet'));
+	let nookId = $state<string | null>(asked.get('nook'));
+	let chosenRun = $state<string | null>(asked.get('run'));
+	const nook = $derived(nookId ? home.nooks[nookId] : undefined);
+	const cabinet = $derived(cabinetId && !nook ? home.cabinets[cabinetId] : undefined);
+	const runOfChosen = $derived(
+		home.cabinets[nook?.cabinetId ?? cabinet?.id ?? '']?.runId as string | undefined
 	);
-	const tape = $derived(tapeList(home));
+	const run = $derived(home.runs[runOfChosen ?? chosenRun ?? ''] ?? runs[0]);
+	let personId = $state('');
+	let showHidden = $state(false);
+	let form = $state('base');
 	const doubts = $derived(checkSurvey(home).filter((issue) => issue.code !== 'size-missing'));
 	const flagged = $derived(
 		new Set([
-			...tape.map(({ place }) => place.nook.id as string),
+			...tapeList(home).map(({ place }) => place.nook.id as string),
 			...doubts.map((issue) => issue.nookId)
 		])
 	);
-
-	let room = $state({ name: 'Kitchen', width: '3600', depth: '2400' });
-	let roomWrong = $state('');
-	function makeRoom(event: SubmitEvent) {
-		event.preventDefault();
-		const width = parseLength(room.width, home.units);
-		const depth = parseLength(room.depth, home.units);
-		const bad = !width.ok ? width : !depth.ok ? depth : null;
-		if (bad && !bad.ok) return void (roomWrong = lengthIssueText(bad.issue));
-		if (!width.ok || !depth.ok) return;
-		if (Math.min(width.mm, depth.mm) < 600)
-			return void (roomWrong = `A room of ${room.width} × ${room.depth} is smaller than a cabinet. Check the unit.`);
-		roomWrong = '';
-		const ids = { room: newId(), back: newId(), front: newId() };
-		store.edit(
-			`room ${room.name}`,
-			addRoom({ name: room.name.trim() || 'Room', widthMm: width.mm, depthMm: depth.mm, ids })
-		);
-		chosenRun = ids.back;
+	const tape = $derived(tapeList(home).length);
+	/** While a cabinet is dragged: the home with it where it would come to rest. */
+	let preview = $state.raw<Home | null>(null);
+	let restMm = 0;
+	function drag(id: string, byMm: number) {
+		const from = home.cabinets[id];
+		if (!from) return;
+		restMm = snapCabinet(home, id, from.offsetMm + byMm).mm;
+		preview = applyEdit(home, moveCabinet(id, restMm)).home;
+	}
+	function drop(id: string) {
+		const moved = preview && home.cabinets[id];
+		preview = null;
+		if (moved) store.edit(`move ${moved.name}`, moveCabinet(id, restMm));
 	}
 	function addOne() {
 		const shape = CABINET_FORMS_LIST.find((entry) => entry.form === form);
-		if (run && shape) store.edit(`add ${shape.name}`, addCabinet(run.id, shape, newId));
+		if (!run || !shape) return;
+		const before = new Set(Object.keys(home.cabinets));
+		store.edit(`add ${shape.name}`, addCabinet(run.id, shape, newId));
+		nookId = null;
+		cabinetId = Object.keys(store.home.cabinets).find((id) => !before.has(id)) ?? null;
 	}
 	function caption(id: string): string {
 		const place = placeOfNook(home, id);
 		const space = place && usableSpace(place.nook, baseAboveFloorMm(place), home.settings);
 		return space?.ok ? formatVolume(space.usableMl) : 'measure';
 	}
-	let station = $state<StationKind>('hob');
-	function putStation() {
-		const place = nookId ? placeOfNook(home, nookId) : null;
-		if (place)
-			store.edit(
-				`${station} before ${place.cabinet.name}`,
-				placeStation(place.room.id, station, standingPoint(place), newId)
-			);
-	}
 	function show(id: string) {
-		const place = placeOfNook(home, id);
-		if (!place) return;
-		chosenRun = place.run.id;
+		cabinetId = null;
 		nookId = id;
+	}
+	function close() {
+		chosenRun = run?.id ?? null;
+		nookId = cabinetId = null;
 	}
 </script>
 
-{#snippet roomForm()}
-	<form onsubmit={makeRoom} class="flex flex-wrap items-end gap-2">
-		<label class="flex flex-col"
-			>Room<input class="box" bind:value={room.name} maxlength="200" required /></label
-		>
-		<label class="flex w-32 flex-col"
-			>Width<input class="box measure" bind:value={room.width} /></label
-		>
-		<label class="flex w-32 flex-col"
-			>Depth<input class="box measure" bind:value={room.depth} /></label
-		>
-		<button class="tool tool-now"><Plus size={18} />Add the room</button>
-		{#if roomWrong}<p role="alert" class="w-full" style="color:var(--color-error)">
-				{roomWrong}
-			</p>{/if}
-	</form>
-{/snippet}
-
 <Bench
-	raised={!!nookId}
-	panel={nookId ? sheet : lists}
-	panelLabel={nookId ? 'Nook sheet' : 'To measure and to check'}
+	raised={!!nook || !!cabinet}
+	panel={nook ? nookSheet : cabinet ? cabinetSheet : lists}
+	panelLabel={nook ? 'Nook sheet' : cabinet ? 'Cabinet' : 'To measure and to check'}
 >
-	<StageHead stage="walk">
+	<WalkHead>
 		{#if Object.keys(home.people).length}
 			<label class="flex items-center gap-2 whitespace-nowrap"
 				>Reach of
@@ -134,7 +113,7 @@
 				</select>
 			</label>
 		{/if}
-	</StageHead>
+	</WalkHead>
 	{#if run}
 		<div class="mb-1 flex flex-wrap items-center gap-2">
 			<label class="flex items-center gap-2"
@@ -143,14 +122,18 @@
 					class="box"
 					value={run.id}
 					onchange={(event) => {
-						chosenRun = event.currentTarget.value;
-						nookId = null;
+						const id = event.currentTarget.value;
+						close();
+						chosenRun = id;
 					}}
 				>
 					{#each runs as option (option.id)}<option value={option.id}>{option.name}</option>{/each}
 				</select>
 			</label>
 			<span class="soft measure">{(runAxes(run).lengthMm / 1000).toFixed(2)} m</span>
+			<label class="flex min-h-11 items-center gap-2"
+				><input type="checkbox" class="size-5" bind:checked={showHidden} />Hidden storage</label
+			>
 			<span class="ml-auto flex gap-2">
 				<label
 					><span class="sr-only">Form of cabinet</span>
@@ -164,26 +147,34 @@
 			</span>
 		</div>
 		<FrontView
-			{home}
+			home={preview ?? home}
 			{run}
 			selected={nookId}
 			{flagged}
 			{caption}
 			person={home.people[personId] ?? null}
-			onselect={(id) => (nookId = nookId === id ? null : id)}
-		/>
-		<details class="rule-top mt-4 pt-2" open>
-			<summary class="min-h-11 cursor-pointer font-semibold">Plan of the rooms</summary>
-			<PlanView
-				{home}
-				selectedRun={run.id}
-				onrun={(id) => {
-					chosenRun = id;
+			hidden={showHidden ? findHidden(home).filter((place) => place.allowed) : []}
+			onhidden={() => goto(`/home/${home.id}/walk/hidden`)}
+			onselect={(id) => (nookId === id ? close() : show(id))}
+			tabs={{
+				selected: cabinet?.id ?? null,
+				onselect: (id) => {
 					nookId = null;
-				}}
-				maxPx={380}
-			/>
-			<div class="mt-4">{@render roomForm()}</div>
+					cabinetId = cabinetId === id ? null : id;
+				},
+				ondrag: drag,
+				ondrop: drop
+			}}
+		/>
+		{#if !cabinetsOn(run.id)}
+			<p class="my-4">
+				Nothing stands on this wall yet. Choose the form that comes nearest above, add it, then
+				correct its numbers.
+			</p>
+		{/if}
+		<details class="rule-top mt-4 pt-2">
+			<summary class="min-h-11 cursor-pointer font-semibold">Add a room</summary>
+			<RoomForm onmade={({ back }) => (chosenRun = back)} />
 		</details>
 	{:else}
 		<EmptyNote title="No rooms yet">
@@ -191,89 +182,38 @@
 				Begin with the room that holds most: its inside width (along the wall you face) and its
 				depth. Then add cabinets along its walls and correct their sizes.
 			</p>
-			{@render roomForm()}
+			<RoomForm onmade={({ back }) => (chosenRun = back)} />
 			<p class="soft">Or look round the <a class="underline" href="/demo">demo home</a> first.</p>
 		</EmptyNote>
 	{/if}
 </Bench>
 
-{#snippet sheet()}
-	<button class="tool mb-3" onclick={() => (nookId = null)}>Close the sheet</button>
+{#snippet nookSheet()}
+	<button class="tool mb-3" onclick={close}>Close the sheet</button>
 	{#if nookId}
-		{#key nookId}<NookSheet {nookId} />{/key}
+		{#key nookId}
+			<NookSheet {nookId} />
+			<NookShape {nookId} onremoved={close} />
+		{/key}
 	{/if}
-	{#if cabinet}
-		<section class="rule-top py-3" aria-label="Cabinet">
-			<h3 class="mb-2">Cabinet: {cabinet.name}</h3>
-			<div class="grid grid-cols-2 gap-2">
-				{#each [['widthMm', 'Outer width'], ['heightMm', 'Outer height'], ['depthMm', 'Outer depth'], ['baseMm', 'Above the floor'], ['offsetMm', 'From the left end']] as const as [side, label] (side)}
-					<LengthField
-						{label}
-						units={home.units}
-						valueMm={cabinet[side]}
-						onchange={(mm) =>
-							store.edit(`${label.toLowerCase()} of ${cabinet.name}`, (draft) => {
-								const target = draft.cabinets[cabinet.id];
-								if (target) target[side] = mm;
-							})}
-					/>
-				{/each}
-			</div>
-			<label class="mt-3 flex min-h-11 items-center gap-2"
-				><input
-					type="checkbox"
-					class="size-5"
-					checked={cabinet.lockable}
-					onchange={(event) => {
-						const lockable = event.currentTarget.checked;
-						store.edit(`lock of ${cabinet.name}`, (draft) => {
-							const target = draft.cabinets[cabinet.id];
-							if (target) target.lockable = lockable;
-						});
-					}}
-				/>Has a lock or child catch</label
-			>
-			<div class="mb-2 flex items-end gap-2">
-				<label class="flex-1"
-					>Where one works before it
-					<select class="box" bind:value={station}
-						>{#each STATION_KINDS as kind (kind)}<option>{kind}</option>{/each}</select
-					></label
-				>
-				<button class="tool" onclick={putStation}>Put it here</button>
-			</div>
-			<button
-				class="tool tool-quiet"
-				onclick={() => {
-					nookId = null;
-					store.edit(`remove ${cabinet.name}`, removeCabinet(cabinet.id));
-				}}><Trash2 size={18} />Remove the cabinet</button
-			>
-		</section>
+{/snippet}
+{#snippet cabinetSheet()}
+	<button class="tool mb-3" onclick={close}>Close the sheet</button>
+	{#if cabinetId}
+		{#key cabinetId}<CabinetSheet {cabinetId} onnook={show} onremoved={close} />{/key}
 	{/if}
 {/snippet}
 {#snippet lists()}
-	<h2 class="mb-1">Tape list</h2>
-	<p class="soft mb-2">
-		What is still to be measured, in walking order. Measure inside, at three places, and keep the
-		smallest.
-	</p>
+	<h2 class="mb-1">To check</h2>
 	<ul class="mb-5">
-		{#each tape as { place, missing } (place.nook.id)}
+		{#if tape}
 			<li class="rule-top">
-				<button
-					class="min-h-11 w-full cursor-pointer py-2 text-left hover:underline"
-					onclick={() => show(place.nook.id)}><b>{place.nook.name}</b>: {missing.join(', ')}</button
+				<a class="flex min-h-11 items-center underline" href="/home/{home.id}/walk/tape"
+					>{tape}
+					{tape === 1 ? 'place is' : 'places are'} still to be measured: go to the tape list</a
 				>
 			</li>
-		{:else}
-			<li class="rule-top py-2">
-				{Object.keys(home.nooks).length ? 'Everything is measured.' : 'No places yet.'}
-			</li>
-		{/each}
-	</ul>
-	<h2 class="mb-1">To check</h2>
-	<ul>
+		{/if}
 		{#each doubts as issue, i (i)}
 			<li class="rule-top">
 				<button
@@ -283,9 +223,12 @@
 				>
 			</li>
 		{:else}
-			<li class="rule-top py-2">Nothing looks wrong.</li>
+			{#if !tape}<li class="rule-top py-2">Nothing looks wrong.</li>{/if}
 		{/each}
 	</ul>
-	<p class="soft mt-5">Choose a place on the drawing to read and change its inside.</p>
-	<HouseholdPanel />
+	<h2 class="mb-1">Usable space</h2>
+	<SpaceTable />
+	<p class="soft mt-5">
+		Choose a place on the drawing to read and change its inside, or a cabinet by its tab.
+	</p>
 {/snippet}

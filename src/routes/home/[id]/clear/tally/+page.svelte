@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Download from '@lucide/svelte/icons/download';
 	import { tallyHome, type PlaceTally } from '$lib/core/clearing';
-	import { tallyCsv, tallyMarkdown, type ReportWords } from '$lib/core/interchange';
+	import { tallyCsv, tallyMarkdown, type ReportWords } from '$lib/core/interchange/reports';
 	import { addDays, formatMoney, formatVolume } from '$lib/core/model';
 	import { minutesText, VERDICT_WORDS } from '$lib/messages/clearing';
 	import { now, today } from '$lib/state/clock';

@@ -1,0 +1,72 @@
+import { applyEdit, type Home, type Point } from '../core/model';
+import { dragPlanItem, nudgePlanItem, planItemKey, type PlanItem } from '../core/survey';
+import type { HomeStore } from './home-store.svelte';
+
+/** A hand trembles less than this before it means to drag, mm on the plan at the drawing's scale. */
+export const STILL_PX = 4;
+
+/** What is taken hold of on the plan, and the home as it would be if it were let go now. */
+export class PlanDrag {
+	readonly #store: () => HomeStore;
+	#item = $state.raw<PlanItem | null>(null);
+	#preview = $state.raw<Home | null>(null);
+	#from: Point | null = null;
+	#by: Point = { x: 0, y: 0 };
+
+	constructor(store: () => HomeStore) {
+		this.#store = store;
+	}
+
+	/** The item that is chosen; null: nothing. */
+	get item(): PlanItem | null {
+		return this.#item;
+	}
+	/** The home as it is drawn while something is dragged. */
+	get home(): Home {
+		return this.#preview ?? this.#store().home;
+	}
+	get isDragging(): boolean {
+		return this.#preview !== null;
+	}
+	isChosen(item: PlanItem): boolean {
+		return this.#item !== null && planItemKey(this.#item) === planItemKey(item);
+	}
+
+	choose(item: PlanItem | null): void {
+		this.#item = item;
+	}
+
+	/** Takes hold of an item at a point of the plan, mm. */
+	take(item: PlanItem, at: Point): void {
+		this.#item = item;
+		this.#from = at;
+		this.#by = { x: 0, y: 0 };
+	}
+	/** Draws it to a point; nothing is stored yet. */
+	draw(at: Point): void {
+		if (!this.#from || !this.#item) return;
+		this.#by = { x: at.x - this.#from.x, y: at.y - this.#from.y };
+		const { home } = this.#store();
+		const edit = dragPlanItem(home, this.#item, this.#by);
+		if (edit) this.#preview = applyEdit(home, edit).home;
+	}
+	/** Lets it go: the move is one step of history. */
+	drop(label: string): void {
+		const store = this.#store();
+		const edit =
+			this.#preview && this.#item ? dragPlanItem(store.home, this.#item, this.#by) : null;
+		this.cancel();
+		if (edit) store.edit(label, edit);
+	}
+	/** Lets it go without a move. */
+	cancel(): void {
+		this.#from = null;
+		this.#preview = null;
+	}
+	/** Moves the chosen item by an exact vector, mm. */
+	nudge(by: Point, label: string): void {
+		const store = this.#store();
+		const edit = this.#item ? nudgePlanItem(store.home, this.#item, by) : null;
+		if (edit) store.edit(label, edit);
+	}
+}

@@ -1,0 +1,155 @@
+import type { DistanceMeter, MeterReading } from '../core/devices';
+import { parseLength, type Cabinet } from '../core/model';
+import {
+	READINGS,
+	setReadings,
+	takeReading,
+	tapeStep,
+	tapeSteps,
+	type TapeStep
+} from '../core/survey';
+import { deviceIssueText } from '../messages/devices';
+import { lengthIssueText } from '../messages/survey';
+import type { HomeStore } from './home-store.svelte';
+
+/** A usual board on both sides, mm: what a body's inside is thought to be before anyone measures it. */
+const BOARDS_MM = 36;
+const outside = (cabinet: Cabinet, { side }: TapeStep) => cabinet[side];
+
+/** Goes through the numbers that are to be measured, one at a time, typed or sent by a device. */
+export class Tape {
+	readonly #store: () => HomeStore;
+	readonly #meter: DistanceMeter;
+	#keys = $state.raw<readonly string[]>([]);
+	#at = $state(0);
+	typed = $state('');
+	#wrong = $state('');
+	#waiting = $state(false);
+	#silence = $state.raw<(() => void) | null>(null);
+
+	constructor(store: () => HomeStore, meter: (aimMm: () => number) => DistanceMeter) {
+		this.#store = store;
+		this.#meter = meter(() => this.#aim());
+	}
+
+	/** The number at hand; null: not begun, or all are taken. */
+	get step(): TapeStep | null {
+		const key = this.#keys[this.#at];
+		return key === undefined ? null : tapeStep(this.#store().home, key);
+	}
+	get isOn(): boolean {
+		return this.#keys.length > 0;
+	}
+	get isDone(): boolean {
+		return this.isOn && this.#at >= this.#keys.length;
+	}
+	get position(): { readonly at: number; readonly of: number } {
+		return { at: Math.min(this.#at + 1, this.#keys.length), of: this.#keys.length };
+	}
+	get wrong(): string {
+		return this.#wrong;
+	}
+	get isWaiting(): boolean {
+		return this.#waiting;
+	}
+	get isListening(): boolean {
+		return this.#silence !== null;
+	}
+
+	/** Begins with what is missing, or also with what was only assumed; at one nook when it is named. */
+	begin(assumed: boolean, nookId?: string): void {
+		const steps = tapeSteps(this.#store().home, { assumed });
+		this.#keys = steps.map(({ key }) => key);
+		const first = nookId ? steps.findIndex(({ place }) => place.nook.id === nookId) : 0;
+		this.#go(Math.max(0, first));
+	}
+	/** Ends; what was taken stays. */
+	end(): void {
+		this.quiet();
+		this.#keys = [];
+		this.#go(0);
+	}
+
+	press(key: string): void {
+		this.typed += key;
+		this.#wrong = '';
+	}
+	erase(): void {
+		if (this.typed) this.typed = this.typed.slice(0, -1);
+		else this.#takeBack();
+	}
+
+	/** Takes what is typed as the next reading. Without anything typed: goes on when there is a reading. */
+	take(): void {
+		const { step } = this;
+		if (!step) return;
+		if (!this.typed.trim() && step.taken.length) return this.next();
+		const read = parseLength(this.typed, this.#store().home.units);
+		if (!read.ok) {
+			this.#wrong = lengthIssueText(read.issue);
+			return;
+		}
+		this.#keep(read.mm);
+	}
+	/** Leaves this number and goes to the next; it stays on the list when nothing was taken. */
+	next(): void {
+		this.#go(this.#at + 1);
+	}
+	back(): void {
+		this.#go(Math.max(0, this.#at - 1));
+	}
+
+	/** Asks the device for one reading. */
+	async measure(): Promise<void> {
+		if (this.#waiting) return;
+		this.#waiting = true;
+		this.#wrong = '';
+		this.#hear(await this.#meter.measure());
+		this.#waiting = false;
+	}
+	/** Lets the device send on its own. */
+	listen(): void {
+		this.#wrong = '';
+		this.#silence ??= this.#meter.listen((reading) => this.#hear(reading));
+	}
+	quiet(): void {
+		this.#silence?.();
+		this.#silence = null;
+	}
+
+	#aim(): number {
+		const { step } = this;
+		if (!step) return 500;
+		const known = step.place.nook.inside[step.side] ?? step.taken[0];
+		return known || Math.max(60, outside(step.place.cabinet, step) - BOARDS_MM);
+	}
+	#hear(reading: MeterReading): void {
+		if (reading.ok) return this.#keep(reading.mm);
+		this.#wrong = deviceIssueText(reading.issue);
+		if (reading.issue.code.startsWith('device-')) this.quiet();
+	}
+	#keep(mm: number): void {
+		const { step } = this;
+		if (!step || step.taken.length >= READINGS) return;
+		this.#store().edit(
+			`${step.word} of ${step.place.nook.name}`,
+			takeReading(step.place.nook.id, step.side, mm)
+		);
+		this.typed = '';
+		this.#wrong = '';
+		if (step.taken.length + 1 >= READINGS) this.next();
+	}
+	#takeBack(): void {
+		const { step } = this;
+		if (step?.taken.length)
+			this.#store().edit(
+				`take back the ${step.word} of ${step.place.nook.name}`,
+				setReadings(step.place.nook.id, step.side, step.taken.slice(0, -1))
+			);
+	}
+	#go(at: number): void {
+		this.#at = at;
+		this.typed = '';
+		this.#wrong = '';
+	}
+}

@@ -1,0 +1,210 @@
+<script lang="ts">
+	import Copy from '@lucide/svelte/icons/copy';
+	import Rows3 from '@lucide/svelte/icons/rows-3';
+	import Trash2 from '@lucide/svelte/icons/trash-2';
+	import {
+		CLIMATE_TAGS,
+		formatVolume,
+		STATION_KINDS,
+		type Cabinet,
+		type StationKind
+	} from '$lib/core/model';
+	import {
+		duplicateCabinet,
+		levelShelves,
+		nooksInOrder,
+		placeStation,
+		removeCabinet,
+		spaceTotals,
+		standingPoint
+	} from '$lib/core/survey';
+	import { CLIMATE_WORDS } from '$lib/messages/survey';
+	import { getHomeStore } from '$lib/state/context';
+	import { newId } from '$lib/state/ids';
+	import LengthField from '$lib/ui/forms/LengthField.svelte';
+
+	interface Props {
+		cabinetId: string;
+		onnook: (nookId: string) => void;
+		onremoved: () => void;
+	}
+	let { cabinetId, onnook, onremoved }: Props = $props();
+	const getStore = getHomeStore();
+	const store = $derived(getStore());
+	const home = $derived(store.home);
+	const cabinet = $derived(home.cabinets[cabinetId]);
+	const places = $derived(nooksInOrder(home).filter((place) => place.cabinet.id === cabinetId));
+	const space = $derived(spaceTotals(home).byCabinet.get(cabinetId));
+	const shelves = $derived(places.filter(({ nook }) => nook.kind === 'shelf').length);
+	const set = (words: string, change: Partial<Cabinet>) =>
+		store.edit(`${words} of ${cabinet?.name}`, (draft) => {
+			const target = draft.cabinets[cabinetId];
+			if (target) Object.assign(target, change);
+		});
+	let station = $state<StationKind>('hob');
+	function putStation() {
+		const place = places[0];
+		if (place)
+			store.edit(
+				`${station} before ${place.cabinet.name}`,
+				placeStation(place.room.id, station, standingPoint(place), newId)
+			);
+	}
+	const SIDES = [
+		['widthMm', 'Outer width'],
+		['heightMm', 'Outer height'],
+		['depthMm', 'Outer depth'],
+		['baseMm', 'Above the floor'],
+		['offsetMm', 'From the left end']
+	] as const;
+	const PEGS = [
+		['pitchMm', 'Peg to peg'],
+		['firstHoleMm', 'First hole'],
+		['thicknessMm', 'Shelf thickness']
+	] as const;
+</script>
+
+{#if cabinet}
+	<input
+		class="name"
+		aria-label="Name of the cabinet"
+		maxlength="200"
+		value={cabinet.name}
+		onchange={(event) => {
+			const name = event.currentTarget.value.trim();
+			if (name) set('name', { name });
+		}}
+	/>
+	{#if space}
+		<p class="soft mb-2">
+			<b class="measure">{formatVolume(space.usableMl)}</b> usable in {space.nooks}
+			{space.nooks === 1 ? 'place' : 'places'}{space.unmeasured
+				? `, ${space.unmeasured} not measured`
+				: ''}
+		</p>
+	{/if}
+	<ul class="mb-3">
+		{#each places as { nook } (nook.id)}
+			<li class="rule-top">
+				<button
+					class="min-h-11 w-full cursor-pointer text-left hover:underline"
+					onclick={() => onnook(nook.id)}>{nook.name}</button
+				>
+			</li>
+		{/each}
+	</ul>
+	<div class="mb-3 flex flex-wrap gap-2">
+		<button
+			class="tool"
+			onclick={() => store.edit(`duplicate ${cabinet.name}`, duplicateCabinet(cabinetId, newId))}
+			><Copy size={18} />Duplicate</button
+		>
+		{#if shelves > 1}
+			<button
+				class="tool"
+				onclick={() => store.edit(`level ${cabinet.name}`, levelShelves(cabinetId))}
+				><Rows3 size={18} />Divide its height equally</button
+			>
+		{/if}
+	</div>
+	<div class="grid grid-cols-2 gap-2">
+		{#each SIDES as [side, label] (side)}
+			<LengthField
+				{label}
+				units={home.units}
+				valueMm={cabinet[side]}
+				onchange={(mm) => set(label.toLowerCase(), { [side]: mm })}
+			/>
+		{/each}
+		<label class="text-sm font-semibold"
+			>Front<select
+				class="box font-normal"
+				value={cabinet.front}
+				onchange={(event) => set('front', { front: event.currentTarget.value as Cabinet['front'] })}
+				>{#each ['door', 'drawer', 'open', 'lid'] as option (option)}<option>{option}</option
+					>{/each}</select
+			></label
+		>
+	</div>
+	<label class="mt-2 flex min-h-11 items-center gap-2"
+		><input
+			type="checkbox"
+			class="size-5"
+			checked={cabinet.shelves !== null}
+			onchange={(event) =>
+				set('shelves', {
+					shelves: event.currentTarget.checked
+						? { pitchMm: 32, firstHoleMm: 64, thicknessMm: 18 }
+						: null
+				})}
+		/>Shelves on pegs can be moved</label
+	>
+	{#if cabinet.shelves}
+		{@const pegs = cabinet.shelves}
+		<div class="grid grid-cols-3 gap-2">
+			{#each PEGS as [side, label] (side)}
+				<LengthField
+					{label}
+					units={home.units}
+					valueMm={pegs[side]}
+					onchange={(mm) => set(label.toLowerCase(), { shelves: { ...pegs, [side]: mm } })}
+				/>
+			{/each}
+		</div>
+	{/if}
+	<label class="flex min-h-11 items-center gap-2"
+		><input
+			type="checkbox"
+			class="size-5"
+			checked={cabinet.lockable}
+			onchange={(event) => set('lock', { lockable: event.currentTarget.checked })}
+		/>Has a lock or child catch</label
+	>
+	<details open={cabinet.climate.length > 0}>
+		<summary class="min-h-9 cursor-pointer">Climate</summary>
+		{#each CLIMATE_TAGS as tag (tag)}
+			<label class="flex min-h-11 items-center gap-2"
+				><input
+					type="checkbox"
+					class="size-5"
+					checked={cabinet.climate.includes(tag)}
+					onchange={(event) => {
+						const on = event.currentTarget.checked;
+						set('climate', {
+							climate: CLIMATE_TAGS.filter((each) =>
+								each === tag ? on : cabinet.climate.includes(each)
+							)
+						});
+					}}
+				/>{CLIMATE_WORDS[tag]}</label
+			>
+		{/each}
+	</details>
+	<div class="mt-2 mb-2 flex items-end gap-2">
+		<label class="flex-1 text-sm font-semibold"
+			>Where one works before it
+			<select class="box font-normal" bind:value={station}
+				>{#each STATION_KINDS as kind (kind)}<option>{kind}</option>{/each}</select
+			></label
+		>
+		<button class="tool" onclick={putStation} disabled={!places.length}>Put it here</button>
+	</div>
+	<button
+		class="tool tool-quiet"
+		onclick={() => {
+			onremoved();
+			store.edit(`remove ${cabinet.name}`, removeCabinet(cabinetId));
+		}}><Trash2 size={18} />Remove the cabinet</button
+	>
+{/if}
+
+<style>
+	.name {
+		width: 100%;
+		min-height: 44px;
+		background: transparent;
+		font-family: var(--font-display);
+		font-size: 1.2rem;
+		font-weight: 650;
+	}
+</style>

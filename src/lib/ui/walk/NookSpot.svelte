@@ -1,0 +1,115 @@
+<script lang="ts">
+	import { CLIMATE_TAGS, FIXINGS, type Fixings, type Nook } from '$lib/core/model';
+	import { climateTags, fixingsOf, placeOfNook } from '$lib/core/survey';
+	import { CLIMATE_WORDS, FIXING_WORDS } from '$lib/messages/survey';
+	import { getHomeStore } from '$lib/state/context';
+	import MassField from '$lib/ui/forms/MassField.svelte';
+
+	let { nookId }: { nookId: string } = $props();
+	const getStore = getHomeStore();
+	const store = $derived(getStore());
+	const home = $derived(store.home);
+	const place = $derived(placeOfNook(home, nookId));
+	let wrong = $state('');
+	const set = (words: string, change: Partial<Nook>) =>
+		store.edit(`${words} of ${place?.nook.name}`, (draft) => {
+			const target = draft.nooks[nookId];
+			if (target) Object.assign(target, change);
+		});
+	function takeTemperature(text: string) {
+		wrong = '';
+		if (!text.trim()) return set('temperature', { temperatureC: null });
+		const value = Number(
+			text
+				.replace(',', '.')
+				.replace('−', '-')
+				.replace(/\s*°?\s*c?$/i, '')
+		);
+		if (!Number.isFinite(value) || value < -60 || value > 90)
+			return void (wrong = `“${text}” is no temperature of a cupboard. Write degrees Celsius, such as 4 or -18.`);
+		set('temperature', { temperatureC: Math.round(value * 10) / 10 });
+	}
+	const outer = $derived(
+		place ? [...new Set([...place.cabinet.climate, ...place.room.climate])] : []
+	);
+	const toggle = <T,>(list: readonly T[], item: T, on: boolean): T[] =>
+		on ? [...list.filter((each) => each !== item), item] : list.filter((each) => each !== item);
+</script>
+
+{#if place}
+	{@const { nook } = place}
+	<section class="rule-top py-3" aria-label="Its spot">
+		<h3 class="mb-2">Its spot</h3>
+		<div class="grid grid-cols-2 gap-2">
+			<MassField
+				label="Holds at most"
+				valueG={nook.loadG}
+				placeholder="not known"
+				onchange={(loadG) => set('load', { loadG })}
+			/>
+			<label class="text-sm font-semibold"
+				>Temperature<input
+					class="box measure font-normal"
+					placeholder="not known"
+					autocomplete="off"
+					aria-invalid={wrong ? 'true' : undefined}
+					value={nook.temperatureC === null ? '' : `${nook.temperatureC} °C`}
+					onchange={(event) => takeTemperature(event.currentTarget.value)}
+				/></label
+			>
+		</div>
+		{#if wrong}<p role="alert" class="text-sm" style="color:var(--color-error)">{wrong}</p>{/if}
+		<label class="mt-2 block text-sm font-semibold"
+			>What may be fixed here<select
+				class="box font-normal"
+				value={nook.fixings ?? ''}
+				onchange={(event) =>
+					set('fixings', { fixings: (event.currentTarget.value || null) as Fixings | null })}
+			>
+				<option value=""
+					>as in the whole home: {FIXING_WORDS[fixingsOf(home, { ...nook, fixings: null })]}</option
+				>
+				{#each FIXINGS as option (option)}<option value={option}>{FIXING_WORDS[option]}</option
+					>{/each}
+			</select></label
+		>
+		<label class="flex min-h-11 items-center gap-2"
+			><input
+				type="checkbox"
+				class="size-5"
+				checked={nook.locked}
+				onchange={(event) => set('lock', { locked: event.currentTarget.checked })}
+			/>Has a lock or catch of its own</label
+		>
+		<label class="flex min-h-11 items-center gap-2"
+			><input
+				type="checkbox"
+				class="size-5"
+				checked={nook.tags.includes('plain-sight')}
+				onchange={(event) =>
+					set('sight', { tags: toggle(nook.tags, 'plain-sight', event.currentTarget.checked) })}
+			/>In plain sight</label
+		>
+		<details open={nook.climate.length > 0}>
+			<summary class="min-h-9 cursor-pointer"
+				>Climate{climateTags(place).length
+					? `: ${climateTags(place).join(', ')}`
+					: ': nothing special'}</summary
+			>
+			{#if outer.length}<p class="soft text-sm">
+					From its cabinet and room: {outer.join(', ')}.
+				</p>{/if}
+			{#each CLIMATE_TAGS as tag (tag)}
+				<label class="flex min-h-11 items-center gap-2"
+					><input
+						type="checkbox"
+						class="size-5"
+						checked={nook.climate.includes(tag)}
+						onchange={(event) =>
+							set('climate', { climate: toggle(nook.climate, tag, event.currentTarget.checked) })}
+					/>{CLIMATE_WORDS[tag]}</label
+				>
+			{/each}
+		</details>
+	</section>
+{/if}

@@ -1,0 +1,352 @@
+<script lang="ts">
+	import Plus from '@lucide/svelte/icons/plus';
+	import Trash2 from '@lucide/svelte/icons/trash-2';
+	import { CLIMATE_TAGS, OBSTACLE_KINDS, type Edit, type Obstacle } from '$lib/core/model';
+	import {
+		addCorner,
+		addDoor,
+		addObstacle,
+		addRun,
+		changeObstacle,
+		moveCabinet,
+		moveStation,
+		placeStation,
+		removeCabinet,
+		removeDoor,
+		removeObstacle,
+		removeRoom,
+		removeRun,
+		removeStation,
+		resizeRoom,
+		runAxes,
+		setDoorWidth,
+		setWallLength,
+		type PlanItem
+	} from '$lib/core/survey';
+	import { STATION_KINDS, type StationKind } from '$lib/core/model';
+	import { CLIMATE_WORDS, planItemText } from '$lib/messages/survey';
+	import { getHomeStore } from '$lib/state/context';
+	import { newId } from '$lib/state/ids';
+	import type { PlanDrag } from '$lib/state/plan-drag.svelte';
+	import LengthField from '$lib/ui/forms/LengthField.svelte';
+
+	let { item, drag }: { item: PlanItem; drag: PlanDrag } = $props();
+	const getStore = getHomeStore();
+	const store = $derived(getStore());
+	const home = $derived(store.home);
+	const name = $derived(planItemText(home, item));
+	const room = $derived('index' in item || item.kind === 'room' ? home.rooms[item.id] : undefined);
+	const span = (side: 'x' | 'y') => {
+		const values = room?.outline.map((point) => point[side]) ?? [0];
+		return { low: Math.min(...values), size: Math.max(...values) - Math.min(...values) };
+	};
+	const cabinetsIn = $derived(
+		room
+			? Object.values(home.cabinets).filter(({ runId }) => home.runs[runId]?.roomId === room.id)
+					.length
+			: 0
+	);
+	const USUAL: Record<Obstacle['kind'], Omit<Obstacle, 'x' | 'y'>> = {
+		island: { kind: 'island', name: 'Island', widthMm: 1800, depthMm: 900, clearBelowMm: 0 },
+		table: { kind: 'table', name: 'Table', widthMm: 1600, depthMm: 900, clearBelowMm: 700 },
+		bed: { kind: 'bed', name: 'Bed', widthMm: 900, depthMm: 2000, clearBelowMm: 250 },
+		pillar: { kind: 'pillar', name: 'Pillar', widthMm: 300, depthMm: 300, clearBelowMm: 0 },
+		other: { kind: 'other', name: 'Obstacle', widthMm: 600, depthMm: 600, clearBelowMm: 0 }
+	};
+	let kind = $state<Obstacle['kind']>('island');
+	let station = $state<StationKind>('hob');
+	const edit = (words: string, change: Edit) => store.edit(words, change);
+	const gone = (words: string, change: Edit) => {
+		drag.choose(null);
+		store.edit(words, change);
+	};
+	const rename = (collection: 'rooms' | 'runs' | 'stations', typed: string) => {
+		const words = typed.trim();
+		if (words)
+			edit(`name ${words}`, (draft) => {
+				const target = draft[collection][item.id];
+				if (target) target.name = words;
+			});
+	};
+</script>
+
+{#snippet nameField(collection: 'rooms' | 'runs' | 'stations', value: string)}
+	<label class="block text-sm font-semibold"
+		>Name<input
+			class="box font-normal"
+			maxlength="200"
+			{value}
+			onchange={(event) => rename(collection, event.currentTarget.value)}
+		/></label
+	>
+{/snippet}
+{#snippet away(words: string, change: Edit)}
+	<button class="tool tool-quiet mt-3" onclick={() => gone(words.toLowerCase(), change)}
+		><Trash2 size={18} />{words}</button
+	>
+{/snippet}
+
+<h2 class="mb-2">{name}</h2>
+{#if item.kind === 'room' && room}
+	<div class="grid gap-2">
+		{@render nameField('rooms', room.name)}
+		<div class="grid grid-cols-2 gap-2">
+			<LengthField
+				label="Width"
+				units={home.units}
+				valueMm={span('x').size}
+				onchange={(mm) => edit(`width of ${name}`, resizeRoom(room.id, mm, span('y').size))}
+			/>
+			<LengthField
+				label="Depth"
+				units={home.units}
+				valueMm={span('y').size}
+				onchange={(mm) => edit(`depth of ${name}`, resizeRoom(room.id, span('x').size, mm))}
+			/>
+			<LengthField
+				label="Ceiling height"
+				units={home.units}
+				valueMm={room.ceilingMm}
+				onchange={(ceilingMm) =>
+					edit(`ceiling of ${name}`, (draft) => {
+						const target = draft.rooms[room.id];
+						if (target) target.ceilingMm = ceilingMm;
+					})}
+			/>
+		</div>
+		<fieldset>
+			<legend class="text-sm font-semibold">What the room does to food</legend>
+			{#each CLIMATE_TAGS as tag (tag)}
+				<label class="flex min-h-11 items-center gap-2"
+					><input
+						type="checkbox"
+						class="size-5"
+						checked={room.climate.includes(tag)}
+						onchange={(event) => {
+							const on = event.currentTarget.checked;
+							edit(`climate of ${name}`, (draft) => {
+								const target = draft.rooms[room.id];
+								if (target)
+									target.climate = CLIMATE_TAGS.filter((each) =>
+										each === tag ? on : target.climate.includes(each)
+									);
+							});
+						}}
+					/>{CLIMATE_WORDS[tag]}</label
+				>
+			{/each}
+		</fieldset>
+		<div class="flex items-end gap-2">
+			<label class="flex-1 text-sm font-semibold"
+				>Something to walk round<select class="box font-normal" bind:value={kind}
+					>{#each OBSTACLE_KINDS as option (option)}<option>{option}</option>{/each}</select
+				></label
+			>
+			<button
+				class="tool"
+				onclick={() => {
+					edit(`${kind} in ${name}`, addObstacle(room.id, USUAL[kind]));
+					drag.choose({ kind: 'obstacle', id: room.id, index: room.obstacles.length });
+				}}><Plus size={18} />Put it in</button
+			>
+		</div>
+		<div class="flex items-end gap-2">
+			<label class="flex-1 text-sm font-semibold"
+				>Where one works<select class="box font-normal" bind:value={station}
+					>{#each STATION_KINDS as option (option)}<option>{option}</option>{/each}</select
+				></label
+			>
+			<button
+				class="tool"
+				onclick={() =>
+					edit(
+						`${station} in ${name}`,
+						placeStation(
+							room.id,
+							station,
+							{
+								x: Math.round(span('x').low + span('x').size / 2),
+								y: Math.round(span('y').low + span('y').size / 2)
+							},
+							newId
+						)
+					)}><Plus size={18} />Put it in</button
+			>
+		</div>
+		<p class="soft text-sm">
+			Drag a wall, a corner or the room itself; arrow keys move by 1 cm, with Shift by 10 cm.
+		</p>
+		{#if cabinetsIn === 0}{@render away('Remove the room', removeRoom(room.id))}{:else}<p
+				class="soft text-sm"
+			>
+				It can be removed when none of its {cabinetsIn} cabinets stand in it.
+			</p>{/if}
+	</div>
+{:else if item.kind === 'wall' && room}
+	{@const a = room.outline[item.index]!}
+	{@const b = room.outline[(item.index + 1) % room.outline.length]!}
+	<div class="grid gap-2">
+		<LengthField
+			label="Length"
+			units={home.units}
+			valueMm={Math.round(Math.hypot(b.x - a.x, b.y - a.y))}
+			onchange={(mm) => edit(`length of ${name}`, setWallLength(room.id, item.index, mm))}
+		/>
+		<button
+			class="tool"
+			onclick={() => edit(`doorway in ${room.name}`, addDoor(room.id, item.index))}
+			><Plus size={18} />Doorway here</button
+		>
+		<button
+			class="tool"
+			onclick={() => {
+				const id = newId();
+				edit(
+					`run in ${room.name}`,
+					addRun(room.id, id, `${room.name}, wall ${item.index + 1}`, item.index)
+				);
+				drag.choose({ kind: 'run', id });
+			}}><Plus size={18} />Run of cabinets along it</button
+		>
+		<button
+			class="tool"
+			onclick={() => edit(`corner in ${room.name}`, addCorner(room.id, item.index))}
+			><Plus size={18} />Corner in its middle</button
+		>
+	</div>
+{:else if item.kind === 'corner' && room}
+	<p class="soft mb-2">Drag it; it is drawn to the lines of the other corners.</p>
+	{#if room.outline.length > 3}{@render away('Remove the corner', (draft) => {
+			draft.rooms[room.id]?.outline.splice(item.index, 1);
+		})}{/if}
+{:else if item.kind === 'door' && room}
+	{@const door = room.doors[item.index]}
+	{#if door}
+		<LengthField
+			label="Clear width"
+			units={home.units}
+			valueMm={Math.round(Math.hypot(door.b.x - door.a.x, door.b.y - door.a.y))}
+			onchange={(mm) => edit(`width of ${name}`, setDoorWidth(room.id, item.index, mm))}
+		/>
+		<p class="soft mt-2 text-sm">
+			A doorway lets one walk into the room that lies behind it. Drag it along its wall.
+		</p>
+		{@render away('Close the doorway', removeDoor(room.id, item.index))}
+	{/if}
+{:else if item.kind === 'obstacle' && room}
+	{@const obstacle = room.obstacles[item.index]}
+	{#if obstacle}
+		{@const set = (words: string, change: Partial<Obstacle>) =>
+			edit(`${words} of ${name}`, changeObstacle(room.id, item.index, change))}
+		<label class="mb-2 block text-sm font-semibold"
+			>Name<input
+				class="box font-normal"
+				maxlength="200"
+				value={obstacle.name}
+				onchange={(event) => set('name', { name: event.currentTarget.value.trim() })}
+			/></label
+		>
+		<div class="grid grid-cols-2 gap-2">
+			<LengthField
+				label="Width"
+				units={home.units}
+				valueMm={obstacle.widthMm}
+				onchange={(widthMm) => set('width', { widthMm })}
+			/>
+			<LengthField
+				label="Depth"
+				units={home.units}
+				valueMm={obstacle.depthMm}
+				onchange={(depthMm) => set('depth', { depthMm })}
+			/>
+			<LengthField
+				label="From the left wall"
+				units={home.units}
+				valueMm={Math.max(0, obstacle.x - span('x').low)}
+				onchange={(mm) => set('place', { x: span('x').low + mm })}
+			/>
+			<LengthField
+				label="From the far wall"
+				units={home.units}
+				valueMm={Math.max(0, obstacle.y - span('y').low)}
+				onchange={(mm) => set('place', { y: span('y').low + mm })}
+			/>
+			<LengthField
+				label="Free beneath it"
+				units={home.units}
+				valueMm={obstacle.clearBelowMm}
+				onchange={(clearBelowMm) => set('space beneath', { clearBelowMm })}
+			/>
+		</div>
+		{@render away('Take it out', removeObstacle(room.id, item.index))}
+	{/if}
+{:else if item.kind === 'station'}
+	{@const each = home.stations[item.id]}
+	{#if each}
+		{@const corner = home.rooms[each.roomId]?.outline ?? [{ x: 0, y: 0 }]}
+		{@const left = Math.min(...corner.map((p) => p.x))}
+		{@const far = Math.min(...corner.map((p) => p.y))}
+		<div class="grid gap-2">
+			{@render nameField('stations', each.name)}
+			<div class="grid grid-cols-2 gap-2">
+				<LengthField
+					label="From the left wall"
+					units={home.units}
+					valueMm={Math.max(0, each.at.x - left)}
+					onchange={(mm) =>
+						edit(`move ${name}`, moveStation(each.id, { ...each.at, x: left + mm }))}
+				/>
+				<LengthField
+					label="From the far wall"
+					units={home.units}
+					valueMm={Math.max(0, each.at.y - far)}
+					onchange={(mm) => edit(`move ${name}`, moveStation(each.id, { ...each.at, y: far + mm }))}
+				/>
+			</div>
+			<p class="soft text-sm">{each.kind}: where one stands to work.</p>
+			{@render away('Remove the station', removeStation(each.id))}
+		</div>
+	{/if}
+{:else if item.kind === 'cabinet'}
+	{@const cabinet = home.cabinets[item.id]}
+	{#if cabinet}
+		<div class="grid grid-cols-2 gap-2">
+			{#each [['widthMm', 'Outer width'], ['depthMm', 'Outer depth']] as const as [side, label] (side)}
+				<LengthField
+					{label}
+					units={home.units}
+					valueMm={cabinet[side]}
+					onchange={(mm) =>
+						edit(`${label.toLowerCase()} of ${name}`, (draft) => {
+							const target = draft.cabinets[cabinet.id];
+							if (target) target[side] = mm;
+						})}
+				/>
+			{/each}
+			<LengthField
+				label="From the left end"
+				units={home.units}
+				valueMm={cabinet.offsetMm}
+				onchange={(mm) => edit(`move ${name}`, moveCabinet(cabinet.id, mm))}
+			/>
+		</div>
+		<a class="tool mt-3" href="/home/{home.id}/walk?cabinet={cabinet.id}">See its front</a>
+		{@render away('Remove the cabinet', removeCabinet(cabinet.id))}
+	{/if}
+{:else if item.kind === 'run' || item.kind === 'run-end'}
+	{@const run = home.runs[item.id]}
+	{#if run}
+		{@const count = Object.values(home.cabinets).filter(({ runId }) => runId === run.id).length}
+		<div class="grid gap-2">
+			{@render nameField('runs', run.name)}
+			<p class="soft">
+				{count}
+				{count === 1 ? 'cabinet' : 'cabinets'} on
+				<span class="measure">{(runAxes(run).lengthMm / 1000).toFixed(2)} m</span>. Drag its ends to
+				where the wall begins and ends.
+			</p>
+			<a class="tool" href="/home/{home.id}/walk?run={run.id}">See its front</a>
+			{#if count === 0}{@render away('Remove the run', removeRun(run.id))}{/if}
+		</div>
+	{/if}
+{/if}
