@@ -8,12 +8,27 @@
 		panelLabel?: string;
 		/** On a small screen: the panel comes up from below, over the drawing. */
 		raised?: boolean;
+		/** What is chosen on the drawing: it is brought above the raised panel when it changes. */
+		chosen?: string | null;
 	}
-	let { children, panel, panelLabel = 'Details', raised = false }: Props = $props();
+	let { children, panel, panelLabel = 'Details', raised = false, chosen = null }: Props = $props();
+	let middle = $state<HTMLElement>();
+	/** The raised panel covers 56 % of a small screen: the middle of what is left lies so much above the screen's. */
+	const LIFT = 0.28;
+	$effect(() => {
+		if (!raised || !chosen || !matchMedia('(max-width: 1023px)').matches) return;
+		const frame = requestAnimationFrame(() => {
+			const spot = middle?.querySelector('svg [aria-pressed="true"]');
+			if (!spot) return;
+			spot.scrollIntoView({ block: 'center', inline: 'center', behavior: 'instant' });
+			window.scrollBy({ top: innerHeight * LIFT, behavior: 'instant' });
+		});
+		return () => cancelAnimationFrame(frame);
+	});
 </script>
 
 <div class="bench" class:with-panel={!!panel} class:has-raised={raised && !!panel}>
-	<div class="middle">{@render children()}</div>
+	<div class="middle" bind:this={middle}>{@render children()}</div>
 	{#if panel}
 		<aside aria-label={panelLabel} class:raised>{@render panel()}</aside>
 	{/if}

@@ -98,6 +98,7 @@
 
 <Bench
 	raised={!!nook || !!cabinet}
+	chosen={nookId ?? cabinetId}
 	panel={nook ? nookSheet : cabinet ? cabinetSheet : lists}
 	panelLabel={nook ? 'Nook sheet' : cabinet ? 'Cabinet' : 'To measure and to check'}
 >

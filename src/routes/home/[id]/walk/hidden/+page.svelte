@@ -61,7 +61,12 @@
 	}
 </script>
 
-<Bench panel={chosen ? panel : undefined} panelLabel="Hidden storage" raised={key !== null}>
+<Bench
+	panel={chosen ? panel : undefined}
+	panelLabel="Hidden storage"
+	raised={key !== null}
+	chosen={key}
+>
 	<WalkHead />
 	{#if run}
 		<FrontView
@@ -84,8 +89,8 @@
 	</div>
 	{#if shown.length}
 		<p class="soft mb-2">
-			{shown.length} places, {formatVolume(gain)} more in all. Some exclude each other; each new one is
-			drawn dashed above.
+			{shown.length} places, {formatVolume(gain)} more in all. Some exclude each other; each is drawn
+			dashed.
 		</p>
 		<ul aria-label="Hidden storage">
 			{#each shown as place (place.key)}
@@ -222,11 +227,9 @@
 	}
 	@media (max-width: 640px) {
 		.row {
-			flex-wrap: wrap;
-			gap: 0.2rem 0.8rem;
-		}
-		.hole {
-			flex: none;
+			display: grid;
+			grid-template-columns: 6.8rem minmax(0, 1fr);
+			gap: 0.1rem 0.6rem;
 		}
 	}
 </style>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import { formatLength } from '$lib/core/model';
-	import { workTriangle } from '$lib/core/survey';
+	import { planItemKey, workTriangle } from '$lib/core/survey';
 	import { planItemText, triangleIssueText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { PlanDrag } from '$lib/state/plan-drag.svelte';
@@ -33,6 +33,7 @@
 	panel={rooms.length ? panel : undefined}
 	panelLabel={item ? 'On the plan' : 'Work triangle'}
 	raised={!!item}
+	chosen={item ? planItemKey(item) : null}
 >
 	<WalkHead>
 		{#if rooms.length > 1}

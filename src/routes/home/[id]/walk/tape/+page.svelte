@@ -47,7 +47,12 @@
 	const run = $derived(tape.step?.place.run);
 </script>
 
-<Bench panel={tape.isOn ? pad : undefined} panelLabel="One number at a time" raised={tape.isOn}>
+<Bench
+	panel={tape.isOn ? pad : undefined}
+	panelLabel="One number at a time"
+	raised={tape.isOn}
+	chosen={tape.step?.place.nook.id ?? null}
+>
 	<WalkHead>
 		{#if !tape.isOn}
 			<button class="tool" onclick={() => window.print()} disabled={!steps.length}
