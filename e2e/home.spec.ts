@@ -136,8 +136,8 @@ test('a broken import is said in words and changes nothing', async ({ page }, in
 		],
 		[
 			'newer.json',
-			good.replace('"version":1', '"version":7'),
-			/written by a newer Keep Nook \(layout 7; this one knows 1\)/
+			good.replace('"version":2', '"version":7'),
+			/written by a newer Keep Nook \(layout 7; this one knows 2\)/
 		],
 		[
 			'record.json',

@@ -6,6 +6,7 @@ test('the household sets the rules: a lock taken away rules the sink out for cle
 }) => {
 	await openDemo(page, 'Walk');
 	await page.getByRole('button', { name: /^Under the sink, in/ }).click();
+	await page.getByRole('button', { name: 'Its cabinet' }).click();
 	await page.getByLabel('Has a lock or child catch').uncheck();
 	await saved(page);
 	await goTo(page, 'Place');
@@ -20,6 +21,7 @@ test('the household sets the rules: a lock taken away rules the sink out for cle
 
 test('people, pets and stations are entered where the survey is', async ({ page }) => {
 	await openDemo(page, 'Walk');
+	await page.getByRole('link', { name: /^People/ }).click();
 	const household = page.getByRole('region', { name: 'People and pets' });
 	await household.getByLabel('Name of a person').fill('Tilda');
 	await household.getByRole('button', { name: 'Person' }).click();
@@ -34,14 +36,31 @@ test('people, pets and stations are entered where the survey is', async ({ page 
 		.getByLabel('May not climb')
 		.check();
 	await expect(household.getByText('Tilda, adult, may not climb')).toBeVisible();
+	const lifts = household.getByLabel('Tilda lifts at most');
+	await lifts.fill('two bags');
+	await lifts.press('Enter');
+	await expect(household.getByRole('alert')).toContainText('“two bags” is not a weight');
+	await lifts.fill('4.5 kg');
+	await lifts.press('Enter');
+	await expect(household.getByRole('alert')).toHaveCount(0);
+	await household.getByLabel('Allergies of Tilda').fill('peanut, milk');
+	await household.getByLabel('Allergies of Tilda').press('Enter');
+	await expect(household).toContainText('a doctor says how strict to be');
 	await household.getByLabel('Name of a pet').fill('Moss');
 	await household.getByRole('button', { name: 'Pet', exact: true }).click();
 	await expect(household.getByText('Moss, pet')).toBeVisible();
+	const reach = page.getByRole('complementary', { name: 'What each can reach' });
+	await reach.getByLabel('Space by reach of').selectOption({ label: 'Tilda' });
+	await expect(reach).toContainText('out of reach: may not climb');
+	await page.getByRole('link', { name: 'Walls' }).click();
 	await page.getByLabel('Reach of').selectOption({ label: 'Tilda' });
-	await page.getByRole('button', { name: /^Under the sink, in/ }).click();
+	await page.getByRole('button', { name: 'Cabinet Sink cabinet' }).click();
 	await page.getByLabel('Where one works before it').selectOption('laundry');
 	await page.getByRole('button', { name: 'Put it here' }).click();
-	await expect(page.getByRole('img', { name: 'Station Laundry' })).toBeVisible();
+	await page.getByRole('link', { name: 'Plan', exact: true }).click();
+	await expect(page.getByRole('button', { name: 'Station Laundry' })).toBeVisible();
+	await page.getByRole('link', { name: 'Walls' }).click();
+	await page.getByRole('button', { name: /^Under the sink, in/ }).click();
 	await page.getByLabel('Name of this place').fill('Below the basin of the kitchen');
 	await page.getByLabel('Name of this place').press('Enter');
 	await expect(

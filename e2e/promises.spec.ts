@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { goTo, openDemo, saved, solve } from './helpers';
 
 const STAGES = ['Walk', 'Clear', 'Sort', 'Place', 'Fit', 'Mark', 'Turn', 'Keep'];
@@ -113,19 +113,22 @@ test('the server plans the very same as the page', async ({ page, request }) => 
 	await expect(page.getByText(`Effort ${effort};`)).toBeVisible();
 });
 
+/** Checks the page at hand against the rules, and names the screen in what it finds. */
+const checker = (page: Page) => async (name: string) => {
+	const { violations } = await new AxeBuilder({ page })
+		.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+		.analyze();
+	const found = violations.flatMap(({ id, nodes }) =>
+		nodes.map((node) => `${name}: ${id}: ${node.target.join(' ')}: ${node.failureSummary}`)
+	);
+	expect(found).toEqual([]);
+};
+
 for (const scheme of ['light', 'dark'] as const)
 	test(`every screen passes the accessibility rules, ${scheme}`, async ({ page }) => {
 		test.setTimeout(120_000);
 		await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
-		const check = async (name: string) => {
-			const { violations } = await new AxeBuilder({ page })
-				.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-				.analyze();
-			const found = violations.flatMap(({ id, nodes }) =>
-				nodes.map((node) => `${name}: ${id}: ${node.target.join(' ')}: ${node.failureSummary}`)
-			);
-			expect(found).toEqual([]);
-		};
+		const check = checker(page);
 		await page.goto('/');
 		await expect(page.getByText('None yet.')).toBeVisible();
 		await check('Homes');
@@ -151,6 +154,21 @@ for (const scheme of ['light', 'dark'] as const)
 		}
 	});
 
+for (const scheme of ['light', 'dark'] as const)
+	for (const stage of ['Walk', 'Clear'])
+		test(`every part of ${stage} passes the accessibility rules, ${scheme}`, async ({ page }) => {
+			test.setTimeout(120_000);
+			await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+			await openDemo(page, stage);
+			const check = checker(page);
+			const parts = page.getByRole('navigation', { name: `Parts of ${stage}` }).getByRole('link');
+			for (let i = 1; i < (await parts.count()); i++) {
+				await parts.nth(i).click();
+				await expect(parts.nth(i)).toHaveAttribute('aria-current', 'page');
+				await check(`${stage}, ${await parts.nth(i).innerText()}`);
+			}
+		});
+
 for (const [name, size] of Object.entries({
 	phone: { width: 390, height: 844 },
 	tablet: { width: 820, height: 1180 }
@@ -164,5 +182,14 @@ for (const [name, size] of Object.entries({
 				() => document.documentElement.scrollWidth - window.innerWidth
 			);
 			expect(over, stage || 'Job sheet').toBeLessThanOrEqual(0);
+			const parts = page.getByRole('navigation', { name: `Parts of ${stage}` }).getByRole('link');
+			for (let i = 0; i < (await parts.count()); i++) {
+				await parts.nth(i).click();
+				await expect(parts.nth(i)).toHaveAttribute('aria-current', 'page');
+				expect(
+					await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+					`${stage}, ${await parts.nth(i).innerText()}`
+				).toBeLessThanOrEqual(0);
+			}
 		}
 	});

@@ -70,7 +70,7 @@
 	<div class="line">
 		{#if session}
 			<p>
-				<b class="measure">{minutesText(minutes)}</b>
+				<b class="measure" role="timer">{minutesText(minutes)}</b>
 				<span class="soft">of about {minutesText(session.plannedMin)}</span>
 				{#if over}<span class="over">Over the plan: close this place before opening another.</span
 					>{/if}

@@ -175,7 +175,9 @@
 		tabindex="0"
 		data-item={planItemKey(item)}
 		data-of={id}
-		aria-label={planItemText(home, item)}
+		aria-label={item.kind === 'station'
+			? `Station ${planItemText(home, item)}`
+			: planItemText(home, item)}
 		aria-pressed={drag.isChosen(item)}
 		onpointerdown={(event) => down(event, item)}
 		onpointermove={move}

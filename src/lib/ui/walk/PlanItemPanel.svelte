@@ -145,8 +145,9 @@
 			<button
 				class="tool"
 				onclick={() => {
+					const index = room.obstacles.length;
 					edit(`${kind} in ${name}`, addObstacle(room.id, USUAL[kind]));
-					drag.choose({ kind: 'obstacle', id: room.id, index: room.obstacles.length });
+					drag.choose({ kind: 'obstacle', id: room.id, index });
 				}}><Plus size={18} />Put it in</button
 			>
 		</div>

@@ -146,6 +146,29 @@
 				: null;
 		[picked, wantAgain, avoid, some, movePick] = [null, false, false, null, null];
 	}
+	/** What nothing speaks against: it can be kept in one go. */
+	const plain = $derived(
+		queue.filter((lot) => {
+			const first = advices.get(lot.id)?.[0];
+			return open.has(lot.id) && (!first || !!first.overruled || first.verdict === 'keep');
+		})
+	);
+	function keepRest() {
+		const at = now();
+		const edits = plain.map((lot) =>
+			decide({
+				lotId: lot.id,
+				verdict: 'keep',
+				advice: advices.get(lot.id)?.[0] ?? null,
+				wantAgain: false,
+				toNookId: null,
+				ids: { decision: newId(), event: newId(), rest: newId() },
+				now: at
+			})
+		);
+		store.edit(`keep ${edits.length} things`, (draft) => edits.forEach((edit) => edit(draft)));
+		picked = null;
+	}
 	function giveReason(reason: string) {
 		if (against) store.edit(`reason for ${against.name}`, changeLeaving(against.id, { reason }));
 		against = null;
@@ -155,7 +178,14 @@
 		if (target.closest('input, textarea, select') || event.ctrlKey || event.metaKey || event.altKey)
 			return;
 		if (event.key.toLowerCase() === 'x') return store.undo();
-		const verdict = VERDICT_KEYS[event.key.toLowerCase()];
+		if (event.shiftKey && event.key.toLowerCase() === 'k') {
+			event.preventDefault();
+			return keepRest();
+		}
+		// Enter takes the advice, where it does not press a button.
+		const takes = event.key === 'Enter' && !target.closest('a, button, summary');
+		const advised = advice[0] && !advice[0].overruled ? advice[0].verdict : 'keep';
+		const verdict = takes ? advised : VERDICT_KEYS[event.key.toLowerCase()];
 		if (!verdict || !current) return;
 		event.preventDefault();
 		choose(verdict);
@@ -236,6 +266,11 @@
 				{cut.wanting.length - cut.cut.keep.length} of {cut.wanting.length} pieces are too many here.
 				<a href="/home/{home.id}/clear/boundary?place={nookId}">See the cut line</a>
 			</p>
+		{/if}
+		{#if plain.length > 1}
+			<button class="tool tool-quiet mb-1" onclick={keepRest} aria-keyshortcuts="Shift+K"
+				><kbd>⇧K</kbd>Keep the {plain.length} that nothing speaks against</button
+			>
 		{/if}
 		{#if queue.length}
 			<div class="pile">
@@ -382,8 +417,8 @@
 			</select></label
 		>
 		<p class="soft mt-2 text-sm">
-			One letter decides, X takes it back. When in doubt, throw it out; local food-safety advice
-			goes first.
+			One letter decides, Enter takes the advice, X takes it back. When in doubt, throw it out;
+			local food-safety advice goes first.
 		</p>
 	{/if}
 {/snippet}

@@ -191,6 +191,15 @@
 
 {#snippet nookSheet()}
 	<button class="tool mb-3" onclick={close}>Close the sheet</button>
+	{#if nook}
+		<button
+			class="tool mb-3"
+			onclick={() => {
+				cabinetId = nook.cabinetId;
+				nookId = null;
+			}}>Its cabinet</button
+		>
+	{/if}
 	{#if nookId}
 		{#key nookId}
 			<NookSheet {nookId} />

@@ -284,5 +284,14 @@
 				</li>
 			{/each}
 		</ul>
+		{#if ranked[0]}
+			{@const shown = home.nooks[day.nookIds.at(-1) ?? ''] ?? ranked[0]}
+			<details class="mt-2">
+				<summary class="soft min-h-8 cursor-pointer">How the minutes are made</summary>
+				<p class="text-sm">
+					<b>{shown.name}</b>: {estimateText(estimatePlace(home, shown.id, day.hands))}
+				</p>
+			</details>
+		{/if}
 	</section>
 {/snippet}
