@@ -120,10 +120,35 @@ export function walksBetween(graph: WalkGraph, points: readonly (Point | null)[]
 	return result;
 }
 
+/** All of a home that can stand in a walker's way. */
+const spaceOf = (home: Home): unknown => [
+	Object.values(home.rooms).map(({ id, outline, doors, obstacles }) => [
+		id,
+		outline,
+		doors,
+		obstacles.map(({ x, y, widthMm, depthMm }) => [x, y, widthMm, depthMm])
+	]),
+	Object.values(home.runs).map(({ id, from, to }) => [id, from, to]),
+	Object.values(home.cabinets).map((c) => [
+		c.id,
+		c.runId,
+		c.offsetMm,
+		c.baseMm,
+		c.widthMm,
+		c.depthMm
+	])
+];
+/** The corners of a home's plan and which of them see each other; the last few plans are remembered. */
+export const walkGraphOf = cacheByKey(
+	4,
+	(home: Home) => fingerprint(spaceOf(home)),
+	(home) => linkCorners(layWalkSpace(home))
+);
+
 function measureWalks(home: Home): WalkingDistances {
 	const places = nooksInOrder(home);
 	const stations = Object.values(home.stations).sort((a, b) => (a.id < b.id ? -1 : 1));
-	const graph = linkCorners(layWalkSpace(home));
+	const graph = walkGraphOf(home);
 	// Nooks over each other share a standing point: each point is walked from once.
 	const at = new Map<string, number>();
 	const points: Point[] = [];
@@ -151,27 +176,11 @@ function measureWalks(home: Home): WalkingDistances {
 }
 
 /** All of a home that its walks depend on: what is moved on the plan, and nothing else. */
-function planOf(home: Home): unknown {
-	return [
-		Object.values(home.rooms).map(({ id, outline, doors, obstacles }) => [
-			id,
-			outline,
-			doors,
-			obstacles.map(({ x, y, widthMm, depthMm }) => [x, y, widthMm, depthMm])
-		]),
-		Object.values(home.runs).map(({ id, from, to }) => [id, from, to]),
-		Object.values(home.cabinets).map((c) => [
-			c.id,
-			c.runId,
-			c.offsetMm,
-			c.baseMm,
-			c.widthMm,
-			c.depthMm
-		]),
-		Object.values(home.stations).map(({ id, at }) => [id, at]),
-		nooksInOrder(home).map((place) => [place.nook.id, standingPoint(place)])
-	];
-}
+const planOf = (home: Home): unknown => [
+	spaceOf(home),
+	Object.values(home.stations).map(({ id, at }) => [id, at]),
+	nooksInOrder(home).map((place) => [place.nook.id, standingPoint(place)])
+];
 
 /**
  * Measures the shortest walk on the plan, at any angle, round bodies and through doorways, from every station and
@@ -182,10 +191,4 @@ export const walkingDistances = cacheByKey(
 	4,
 	(home: Home) => fingerprint(planOf(home)),
 	measureWalks
-);
-/** The corners of a home's plan and which of them see each other; remembered like the distances. */
-export const walkGraphOf = cacheByKey(
-	4,
-	(home: Home) => fingerprint(planOf(home)),
-	(home) => linkCorners(layWalkSpace(home))
 );
