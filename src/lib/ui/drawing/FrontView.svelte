@@ -72,8 +72,13 @@
 	const nooks = $derived(home.nooks);
 	const cabinets = $derived(home.cabinets);
 	const view = $derived(frontGeometry({ nooks, cabinets }, run));
-	const wide = $derived(view.lengthMm + 2 * PAD);
+	/** The rule of heights takes room of its own at the left. */
+	const LEFT = $derived(tabs ? PAD + 110 : PAD);
+	/** So do the names of a person's reach at the right. */
+	const RIGHT = $derived(person ? PAD + 150 : PAD);
+	const wide = $derived(view.lengthMm + LEFT + RIGHT);
 	const tall = $derived(view.heightMm + (tabs ? 380 : 210));
+	const marks = $derived(Array.from({ length: Math.ceil(view.heightMm / 100) }, (_, i) => i * 100));
 	const found = $derived(hiddenBoxes(hidden, view, run));
 	const scale = $derived(
 		compactPx
@@ -86,7 +91,7 @@
 	const bands = $derived(
 		body
 			? [
-					{ at: body.grip, word: 'overhead grip' },
+					{ at: body.grip, word: 'grip' },
 					{ at: body.eye, word: 'eyes' },
 					{ at: body.shoulder, word: 'shoulder' },
 					{ at: body.hip, word: 'hip' },
@@ -147,14 +152,14 @@
 	<svg
 		width={wide * scale}
 		height={tall * scale}
-		viewBox="{-PAD} {-60} {wide} {tall}"
+		viewBox="{-LEFT} {-60} {wide} {tall}"
 		role="group"
 		aria-label="{run.name}, drawn to scale, doors off"
 	>
 		{#each bands as band (band.word)}
 			<line
 				x1={-PAD}
-				x2={view.lengthMm + PAD}
+				x2={view.lengthMm + RIGHT}
 				y1={view.heightMm - band.at}
 				y2={view.heightMm - band.at}
 				class="d-light d-dash"
@@ -162,12 +167,29 @@
 			/>
 			<text
 				class="d-measure"
-				x={view.lengthMm + PAD - font(4)}
+				x={view.lengthMm + RIGHT - font(4)}
 				y={view.heightMm - band.at - font(3)}
 				font-size={font(11)}
 				text-anchor="end">{band.word}</text
 			>
 		{/each}
+		{#if tabs}
+			<!-- A rule beside the wall: heights above the floor. -->
+			<path
+				class="d-light"
+				d={marks
+					.map((mm) => `M${-LEFT} ${view.heightMm - mm}h${mm % 500 ? font(5) : font(10)}`)
+					.join('')}
+			/>
+			{#each marks.filter((mm) => mm % 500 === 0 && mm > 0) as mm (mm)}
+				<text
+					class="d-measure"
+					x={-LEFT + font(12)}
+					y={view.heightMm - mm + font(4)}
+					font-size={font(10.5)}>{formatLength(mm, home.units).replace(/ mm$/, '')}</text
+				>
+			{/each}
+		{/if}
 		<line
 			x1={-PAD}
 			x2={view.lengthMm + PAD}

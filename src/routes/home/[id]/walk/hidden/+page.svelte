@@ -72,7 +72,7 @@
 		<FrontView
 			{home}
 			{run}
-			selected={chosen?.nookId ?? null}
+			selected={chosen?.make.as === 'nook' ? null : (chosen?.nookId ?? null)}
 			hidden={places.filter((place) => place.allowed || !onlyAllowed)}
 			chosenHidden={chosen?.key ?? null}
 			onhidden={(place) => choose(place)}
