@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { solveAssignment, type AssignmentProblem } from '../src/lib/core/zoning';
+import { searchAssignment, solveAssignment, type AssignmentProblem } from '../src/lib/core/zoning';
 import { round } from './measure';
 
 interface Instance {
@@ -12,8 +12,11 @@ interface Instance {
 	readonly pairs: [number, number, number][];
 }
 
-/** Moves a millisecond that the search makes here, to turn a budget into a count. */
-const MOVES_PER_MS = 900;
+/** What a trial of so many moves tells of this machine turns a budget into a count; a part of it is kept in hand. */
+const TRIAL_MOVES = 20_000;
+const IN_HAND = 0.7;
+const LEAST_PER_MS = 600;
+const MOST_PER_MS = 2500;
 /** Leaving a group out costs more than any plan that has it in. */
 const LEFT_OUT = 1e7;
 
@@ -39,9 +42,15 @@ export function readInstance(instance: Instance): AssignmentProblem {
 export function benchAssignment(file: string, budgetMs: number): object {
 	const problem = readInstance(JSON.parse(readFileSync(file, 'utf8')) as Instance);
 	const from = performance.now();
+	// The start of a search costs the same however short it is: the difference of two is the speed of its moves.
+	searchAssignment(problem, { seed: 1, moves: 1, restarts: 1 });
+	const begun = performance.now();
+	searchAssignment(problem, { seed: 1, moves: TRIAL_MOVES, restarts: 1 });
+	const perMs = TRIAL_MOVES / Math.max(1, performance.now() - begun - (begun - from));
+	const moves = budgetMs * Math.min(MOST_PER_MS, Math.max(LEAST_PER_MS, perMs)) * IN_HAND;
 	const { assignment, objective, bound } = solveAssignment(problem, {
 		seed: 1,
-		moves: Math.max(1000, budgetMs * MOVES_PER_MS)
+		moves: Math.max(1000, Math.round(moves))
 	});
 	const ms = round(performance.now() - from);
 	const whole = assignment.every((n) => n >= 0);

@@ -10,7 +10,7 @@ export {
 } from './problem';
 export { Layout } from './layout';
 export { DEFAULT_SEARCH, searchAssignment, type SearchOptions, type SearchResult } from './search';
-export { DEFAULT_BOUND, lowerBound, type BoundOptions } from './bound';
+export { branchAndBound, DEFAULT_BRANCH, type BranchOptions, type BranchResult } from './branch';
 export { HARD_CODES, type HardCode } from './hard-rules';
 export { SOFT_CODES, type SoftCode, type SoftPenalty } from './soft-rules';
 export {

@@ -9,6 +9,11 @@ const KIND_BITS = 8;
 export class Layout {
 	readonly assignment: Assignment;
 	readonly free: Float64Array;
+	/** N × G: the parts in each nook, the first `held[n]` of each row, in no order. */
+	readonly members: Int32Array;
+	readonly held: Int32Array;
+	/** Where a part stands in its nook's row. */
+	private readonly seat: Int32Array;
 	objective = 0;
 	private readonly kindCount: Int16Array;
 	private readonly partners: Int32Array[];
@@ -19,6 +24,9 @@ export class Layout {
 		const { G, N, pairs, capacity, overflow } = problem;
 		this.assignment = new Int32Array(G).fill(-1);
 		this.free = capacity.slice();
+		this.members = new Int32Array(N * G);
+		this.held = new Int32Array(N);
+		this.seat = new Int32Array(G);
 		this.kindCount = new Int16Array(N * KIND_BITS);
 		const lists = Array.from({ length: G }, () => [] as number[]);
 		pairs.forEach((pair, p) => {
@@ -58,6 +66,62 @@ export class Layout {
 		return this.agrees(g, n);
 	}
 
+	/** Whether the capacities hold when two parts, which stand in different nooks, change places. */
+	swapFits(g: number, h: number): boolean {
+		const { K, demand } = this.problem;
+		const n = this.assignment[g]!;
+		const m = this.assignment[h]!;
+		for (let k = 0; k < K; k++) {
+			const more = demand[h * K + k]! - demand[g * K + k]!;
+			if (n >= 0 && more > this.free[n * K + k]! + CAPACITY_TOLERANCE) return false;
+			if (m >= 0 && -more > this.free[m * K + k]! + CAPACITY_TOLERANCE) return false;
+		}
+		return true;
+	}
+
+	/** What it costs that two parts in different nooks change places; a pair between the two stays as far apart. */
+	swapDelta(g: number, h: number): number {
+		const { N, distance } = this.problem;
+		const n = this.assignment[g]!;
+		const m = this.assignment[h]!;
+		let delta = this.costAt(g, m) - this.costAt(g, n) + this.costAt(h, n) - this.costAt(h, m);
+		if (n < 0 || m < 0) {
+			// One of them is in overflow: `costAt` saw the other where it no longer stands.
+			const partners = this.partners[g]!;
+			for (let i = 0; i < partners.length; i++)
+				if (partners[i] === h) delta -= this.together[g]![i]!;
+			return delta;
+		}
+		const partners = this.partners[g]!;
+		for (let i = 0; i < partners.length; i++)
+			if (partners[i] === h)
+				delta +=
+					this.near[g]![i]! * (distance[n * N + m]! + distance[m * N + n]!) -
+					2 * this.together[g]![i]!;
+		return delta;
+	}
+
+	/** Lets two parts in different nooks change places, whatever the capacities; false when a conflict forbids it. */
+	trade(g: number, h: number): boolean {
+		const n = this.assignment[g]!;
+		const m = this.assignment[h]!;
+		const before = this.objective;
+		this.place(g, -1);
+		this.place(h, -1);
+		if (m < 0 || this.agrees(g, m)) {
+			this.place(g, m);
+			if (n < 0 || this.agrees(h, n)) {
+				this.place(h, n);
+				return true;
+			}
+			this.place(g, -1);
+		}
+		this.place(g, n);
+		this.place(h, m);
+		this.objective = before;
+		return false;
+	}
+
 	/** Whether nothing in nook `n` conflicts with part `g`; `g` itself does not count. */
 	agrees(g: number, n: number): boolean {
 		const { kinds, conflicts } = this.problem;
@@ -82,7 +146,16 @@ export class Layout {
 
 	private shift(g: number, n: number, sign: 1 | -1): void {
 		if (n < 0) return;
-		const { K, demand, kinds } = this.problem;
+		const { G, K, demand, kinds } = this.problem;
+		if (sign < 0) {
+			this.seat[g] = this.held[n]!;
+			this.members[n * G + this.held[n]!++] = g;
+		} else {
+			// The last of the row takes the seat that is left.
+			const last = this.members[n * G + --this.held[n]!]!;
+			this.members[n * G + this.seat[g]!] = last;
+			this.seat[last] = this.seat[g]!;
+		}
 		for (let k = 0; k < K; k++) this.free[n * K + k]! += sign * demand[g * K + k]!;
 		for (let bit = 0, left = kinds[g]!; left; bit++, left >>= 1)
 			if (left & 1) this.kindCount[n * KIND_BITS + bit]! -= sign;

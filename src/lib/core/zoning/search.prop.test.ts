@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { problemArb } from './assignment.arb';
-import { lowerBound, DEFAULT_BOUND } from './bound';
+import { branchAndBound, DEFAULT_BRANCH } from './branch';
 import { Layout } from './layout';
 import { objectiveOf, violations, type AssignmentProblem } from './problem';
 import { searchAssignment } from './search';
@@ -77,39 +77,77 @@ describe('the search', () => {
 	});
 });
 
-describe('the bound', () => {
-	it('is never above the optimum, with and without pairs', () => {
+/** Everything left out: the poorest plan that keeps every rule. */
+const nothing = ({ G }: AssignmentProblem) => new Int32Array(G).fill(-1);
+
+describe('branch and bound', () => {
+	it('finds the optimum of brute force and proves it, pairs, conflicts and overflow included', () => {
 		fc.assert(
 			fc.property(problemArb(), (problem) => {
 				const optimum = bruteForce(problem);
-				expect(lowerBound(problem, { ...DEFAULT_BOUND, known: optimum })).toBeLessThanOrEqual(
-					optimum + 1e-6
-				);
-				// A poor known plan steers worse but may not lift the bound over the optimum.
-				expect(
-					lowerBound(problem, { ...DEFAULT_BOUND, known: optimum * 2 + 50 })
-				).toBeLessThanOrEqual(optimum + 1e-6);
+				const found = branchAndBound(problem, { ...DEFAULT_BRANCH, start: nothing(problem) });
+				expect(found.objective).toBeCloseTo(optimum, 6);
+				expect(found.bound).toBeCloseTo(optimum, 6);
+				expect(violations(problem, found.assignment)).toEqual([]);
+				expect(objectiveOf(problem, found.assignment)).toBeCloseTo(optimum, 6);
 			}),
-			{ seed: 65, numRuns: 200 }
+			{ seed: 65, numRuns: 300 }
 		);
 	});
-	it('proves many of the cases without pairs and without conflicts', () => {
-		let proven = 0;
-		let cases = 0;
+	it('does so too where costs are no whole numbers', () => {
 		fc.assert(
-			fc.property(problemArb(6, 4, false), (problem) => {
-				const plain = {
-					...problem,
-					conflicts: new Uint8Array(problem.G),
-					capacity: problem.capacity.map((c, i) => (i % 2 ? 1e6 : c))
-				};
-				const { objective, bound } = solveAssignment(plain, { seed: 1, moves: 5000 });
-				cases++;
-				if (objective - bound < 1e-3 * Math.max(1, objective)) proven++;
+			fc.property(problemArb(), (whole) => {
+				const problem = { ...whole, cost: whole.cost.map((c) => c * 0.37) };
+				const found = branchAndBound(problem, { ...DEFAULT_BRANCH, start: nothing(problem) });
+				expect(found.objective).toBeCloseTo(bruteForce(problem), 6);
 			}),
-			{ seed: 66, numRuns: 80 }
+			{ seed: 66, numRuns: 150 }
 		);
-		expect(proven / cases).toBeGreaterThan(0.6);
+	});
+	it('never gives a bound above the optimum when it is cut short', () => {
+		fc.assert(
+			fc.property(problemArb(), fc.nat(2000), (problem, work) => {
+				const optimum = bruteForce(problem);
+				const { bound, objective } = branchAndBound(problem, {
+					...DEFAULT_BRANCH,
+					rootRounds: 3,
+					nodeRounds: 1,
+					work,
+					start: nothing(problem)
+				});
+				expect(bound).toBeLessThanOrEqual(optimum + 1e-6);
+				expect(objective).toBeGreaterThanOrEqual(optimum - 1e-6);
+			}),
+			{ seed: 69, numRuns: 300 }
+		);
+	});
+	it('closes no place at the root that a better plan needs', () => {
+		fc.assert(
+			fc.property(problemArb(), (problem) => {
+				const optimum = bruteForce(problem);
+				const start = nothing(problem);
+				const { open } = branchAndBound(problem, { ...DEFAULT_BRANCH, work: 0, start });
+				const cost = problem.cost.map((c, cell) => (open[cell] ? c : Infinity));
+				// The root's own plan may be the optimum already; then nothing better is left to find.
+				const mended = branchAndBound(problem, { ...DEFAULT_BRANCH, work: 0, start }).objective;
+				expect(Math.min(bruteForce({ ...problem, cost }), mended)).toBeCloseTo(optimum, 6);
+			}),
+			{ seed: 70, numRuns: 200 }
+		);
+	});
+});
+
+describe('the whole solver', () => {
+	it('gives the optimum of small problems, the same for the same seed, and never less than its bound', () => {
+		fc.assert(
+			fc.property(problemArb(), fc.nat(5), (problem, seed) => {
+				const found = solveAssignment(problem, { seed, moves: 4000 });
+				expect(found.objective).toBeCloseTo(bruteForce(problem), 6);
+				expect(found.bound).toBeLessThanOrEqual(found.objective + 1e-9);
+				expect(solveAssignment(problem, { seed, moves: 4000 })).toEqual(found);
+			}),
+			{ seed: 71, numRuns: 100 }
+		);
 	});
 });
 

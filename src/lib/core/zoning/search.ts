@@ -10,6 +10,8 @@ export interface SearchOptions {
 	readonly restarts: number;
 	/** A plan to start the first run from. */
 	readonly start?: Assignment | undefined;
+	/** G × N, 1 where a part may go; all that is not forbidden when it is left out. */
+	readonly only?: Uint8Array | undefined;
 	/** Called now and then with the best so far; a true answer stops the search. */
 	readonly onProgress?: (progress: {
 		movesDone: number;
@@ -31,9 +33,11 @@ export const DEFAULT_SEARCH = { seed: 1, moves: 600_000, restarts: 3 } as const;
 
 const REPORT_EVERY = 20_000;
 /** Share of the moves that try to swap two parts rather than to move one. */
-const SWAP_SHARE = 0.45;
+const SWAP_SHARE = 0.3;
+/** Places are drawn with the power of a random number: 1 is even, more prefers the cheap ones. */
+const BIAS = 2;
 /** Share of the moves that put a part where it does not fit and find new places for what it drives out. */
-const FORCE_SHARE = 0.04;
+const FORCE_SHARE = 0.02;
 
 /**
  * Looks for an assignment of least effort: greedy start by regret, annealing over moves and swaps that keep
@@ -42,7 +46,7 @@ const FORCE_SHARE = 0.04;
  */
 export function searchAssignment(
 	problem: AssignmentProblem,
-	{ seed, moves, restarts, start, onProgress, provenAt = -Infinity }: SearchOptions
+	{ seed, moves, restarts, start, only, onProgress, provenAt = -Infinity }: SearchOptions
 ): SearchResult {
 	const rng = xoroshiro128plus(seed);
 	const random = () => (rng.next() >>> 0) / 4294967296;
@@ -50,7 +54,8 @@ export function searchAssignment(
 	const { G, N } = problem;
 	const allowed = Array.from({ length: G }, (_, g) => {
 		const list: number[] = [];
-		for (let n = 0; n < N; n++) if (problem.cost[g * N + n] !== Infinity) list.push(n);
+		for (let n = 0; n < N; n++)
+			if (problem.cost[g * N + n] !== Infinity && (!only || only[g * N + n])) list.push(n);
 		return list;
 	});
 	let best: Assignment = new Int32Array(G).fill(-1);
@@ -79,7 +84,7 @@ export function searchAssignment(
 		keepBest(layout);
 
 		const hot = startHeat(layout, allowed, random, below);
-		const cold = hot / 2000;
+		const cold = hot / 4000;
 		for (let move = 0; move < perRun; move++, movesDone++) {
 			const heat = hot * Math.pow(cold / hot, move / perRun);
 			const kind = random();
@@ -91,7 +96,16 @@ export function searchAssignment(
 			else {
 				const g = below(G);
 				const list = allowed[g]!;
-				if (list.length) tryMove(layout, g, list[below(list.length)]!, heat, random);
+				// The cheap places of a part are tried more often than the dear ones.
+				const n = list.length ? list[Math.floor(random() ** BIAS * list.length)]! : -1;
+				if (n < 0 || n === layout.assignment[g]) {
+					// Nowhere to go, or there already.
+				} else if (layout.fits(g, n)) tryMove(layout, g, n, heat, random);
+				else if (layout.held[n]) {
+					// Full: whatever stands there may change places with it.
+					const h = layout.members[n * G + below(layout.held[n]!)]!;
+					trySwap(layout, g, h, heat, random);
+				}
 			}
 			if (layout.objective < bestObjective - 1e-9) keepBest(layout);
 			if (movesDone % REPORT_EVERY === REPORT_EVERY - 1) {
@@ -129,22 +143,9 @@ function trySwap(
 	const { N, cost } = layout.problem;
 	if (m >= 0 && cost[g * N + m] === Infinity) return false;
 	if (n >= 0 && cost[h * N + n] === Infinity) return false;
-	const before = layout.objective;
-	layout.place(g, -1);
-	layout.place(h, -1);
-	if (layout.fits(g, m)) {
-		layout.place(g, m);
-		if (layout.fits(h, n)) {
-			layout.place(h, n);
-			if (accepts(layout.objective - before, heat, random)) return true;
-		}
-	}
-	layout.place(g, -1);
-	layout.place(h, -1);
-	layout.place(g, n);
-	layout.place(h, m);
-	layout.objective = before;
-	return false;
+	// Most swaps fail on room: that is asked first, then the price, and only then is anything moved.
+	if (!layout.swapFits(g, h)) return false;
+	return accepts(layout.swapDelta(g, h), heat, random) && layout.trade(g, h);
 }
 
 /** A part for a forced move: one without a place when there is any, else any. */
@@ -294,5 +295,5 @@ function startHeat(
 		const delta = layout.costAt(g, n) - layout.costAt(g, layout.assignment[g]!);
 		if (delta > 0 && layout.assignment[g]! >= 0) [sum, seen] = [sum + delta, seen + 1];
 	}
-	return seen ? (0.25 * sum) / seen : 1;
+	return seen ? (0.5 * sum) / seen : 1;
 }

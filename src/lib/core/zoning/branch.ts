@@ -1,0 +1,298 @@
+import { Layout } from './layout';
+import { linearCosts } from './pair-costs';
+import { objectiveOf, violations, type Assignment, type AssignmentProblem } from './problem';
+import { Relaxation, toRelaxable } from './relaxation';
+import { descend, placeByRegret } from './search';
+
+export interface BranchOptions {
+	/** A known plan; the tree looks only for better ones. */
+	readonly start: Assignment;
+	/** Work at most, in cells of knapsack tables; a count, so that a clock never decides. */
+	readonly work: number;
+	/** Rounds of prices at the root, and at each node below it. */
+	readonly rootRounds: number;
+	readonly nodeRounds: number;
+	/** Steps into which capacities that are no whole numbers are cut. */
+	readonly steps: number;
+	/** Called every few nodes; a true answer ends the work. */
+	readonly onProgress?: (progress: {
+		doneShare: number;
+		objective: number;
+		bound: number;
+		assignment: Assignment;
+	}) => boolean | void;
+}
+export const DEFAULT_BRANCH = { work: 40_000_000, rootRounds: 500, nodeRounds: 22, steps: 240 };
+
+export interface BranchResult {
+	readonly assignment: Assignment;
+	readonly objective: number;
+	/** No plan goes below this. */
+	readonly bound: number;
+	/** Cells (G × N) that can still be better than the plan, at the root: 1 where a part may go. */
+	readonly open: Uint8Array;
+	/** G × (N + 1): what a plan with the part there costs at least, at the root's prices. */
+	readonly ways: Float64Array;
+	readonly nodes: number;
+	readonly stopped: boolean;
+}
+
+/** Whether every cost a plan can have is a whole number, so that a better plan is better by one. */
+export function isWhole({ cost, overflow, pairs, distance }: AssignmentProblem): boolean {
+	const whole = (value: number) => value === Infinity || Number.isInteger(value);
+	return (
+		cost.every(whole) &&
+		overflow.every(whole) &&
+		(!pairs.length || distance.every(whole)) &&
+		pairs.every(({ near, together }) => whole(near) && whole(together))
+	);
+}
+
+/** A mended plan so near to the best is worth a descent. */
+const NEAR_SHARE = 0.02;
+/** The tree begins anew when a better plan has closed so much of the gap at its root: far more cells close there. */
+const RESTART_SHARE = 0.2;
+
+const REPORT_EVERY = 6;
+const LAYING_OUT = 10;
+
+interface Node {
+	/** G × N: 1 where a part may still go. */
+	readonly open: Uint8Array;
+	/** G: whether overflow is still open to a part. */
+	readonly spillOpen: Uint8Array;
+	/** Nook of a part, N for overflow, −1 while it is free. */
+	readonly fixed: Int32Array;
+	readonly price: Float64Array;
+	readonly bound: number;
+}
+
+/**
+ * Branch and bound over Lagrangian bounds. It dives to the most promising child, and goes on from a dead end with the
+ * waiting node of the least bound, so that no poor subtree holds it up. At each node the prices climb a little from the parent's, every
+ * cell whose forced bound cannot beat the best plan is closed, parts with one place left are fixed, and the part with
+ * the fewest places left is tried in each of them, the most promising first. Every node's relaxed solution is mended
+ * into a plan. Capacities and conflicts that the bound does not see are checked when a part is fixed. Ends with the
+ * optimum proven, or when the work is used up, with the least bound of what is left open.
+ */
+export function branchAndBound(problem: AssignmentProblem, options: BranchOptions): BranchResult {
+	const { G, N } = problem;
+	const M = N + 1;
+	const whole = isWhole(problem);
+	let best = options.start.slice();
+	let bestObjective = objectiveOf(problem, best);
+	const enough = () =>
+		bestObjective - (whole ? 1 - 1e-6 : Math.max(1e-9, Math.abs(bestObjective) * 1e-9));
+	const allowed = (open: Uint8Array) =>
+		Array.from({ length: G }, (_, g) => {
+			const list: number[] = [];
+			for (let n = 0; n < N; n++) if (open[g * N + n]) list.push(n);
+			return list;
+		});
+	const offer = (assignment: Assignment) => {
+		const objective = objectiveOf(problem, assignment);
+		if (objective >= bestObjective - 1e-9 || violations(problem, assignment).length) return;
+		best = assignment.slice();
+		bestObjective = objective;
+	};
+
+	const rootOpen = new Uint8Array(G * N);
+	for (let cell = 0; cell < G * N; cell++) rootOpen[cell] = Number(problem.cost[cell] !== Infinity);
+	const fixedNone = new Int32Array(G).fill(-1);
+	const { linear, spill } = linearCosts(problem, rootOpen, fixedNone);
+	const relaxation = new Relaxation(toRelaxable(problem, linear, spill, options.steps));
+	const { weights, rooms: fullRooms } = relaxation.model;
+	let nodes = 0;
+	let stopped = false;
+	const isOver = () => stopped || relaxation.work > options.work;
+	let rootCells: Uint8Array | null = null;
+	let rootWays = new Float64Array(G * M);
+
+	/** Mends the relaxed solution of a node into a plan: what was taken once stays, the rest goes where it costs least. */
+	function mend(takenAt: Int32Array, fixed: Int32Array, open: Uint8Array): void {
+		const layout = new Layout(problem);
+		const put = (g: number, n: number) => {
+			if (n >= 0 && n < N && layout.fits(g, n)) layout.place(g, n);
+		};
+		for (let g = 0; g < G; g++) if (fixed[g]! >= 0) put(g, fixed[g]!);
+		for (let g = 0; g < G; g++) if (fixed[g]! < 0) put(g, takenAt[g]!);
+		const lists = allowed(open);
+		placeByRegret(layout, lists);
+		if (layout.objective < bestObjective * (1 + NEAR_SHARE)) descend(layout, lists);
+		offer(layout.assignment);
+	}
+
+	let rootBound = -Infinity;
+	let rootPrice = relaxation.price.slice();
+	let rootObjective = bestObjective;
+	const isRestarting = () =>
+		rootObjective - bestObjective > RESTART_SHARE * (rootObjective - rootBound) &&
+		rootObjective - bestObjective > Math.abs(bestObjective) * 1e-4;
+	/**
+	 * Bounds a node, closes and fixes what it can, and gives its children, the most promising first; none when nothing
+	 * better lies under it. The best plan may change on the way.
+	 */
+	function expand(node: Node, rounds: number, pace: number): Node[] {
+		nodes++;
+		const isRoot = node.bound === -Infinity;
+		const open = node.open.slice();
+		const spillOpen = node.spillOpen.slice();
+		const fixed = node.fixed.slice();
+		relaxation.price.set(node.price);
+		let bound = node.bound;
+		let ways: Float64Array | null = null;
+		for (let pass = 0; pass < 4; pass++) {
+			const layout = new Layout(problem);
+			const rooms = fullRooms.slice();
+			for (let g = 0; g < G; g++) {
+				const n = fixed[g]!;
+				if (n < 0 || n >= N) continue;
+				if (!layout.fits(g, n)) return [];
+				layout.place(g, n);
+				rooms[n]! -= weights[n]![g]!;
+			}
+			// What laying out a node costs, in the same coin as the tables.
+			relaxation.work += LAYING_OUT * G * M;
+			const costs = linearCosts(problem, open, fixed);
+			const cost = new Float64Array(G * M);
+			for (let g = 0; g < G; g++) {
+				for (let n = 0; n < N; n++) {
+					const cell = g * N + n;
+					const shut = !open[cell] || (fixed[g]! < 0 && !layout.fits(g, n));
+					if (shut) open[cell] = 0;
+					cost[g * M + n] = shut ? Infinity : costs.linear[cell]!;
+				}
+				cost[g * M + N] = spillOpen[g] ? costs.spill[g]! : Infinity;
+			}
+			const climbed = relaxation.climb(cost, rooms, fixed, {
+				rounds: pass ? Math.min(rounds, options.nodeRounds) : rounds,
+				known: bestObjective,
+				enough: enough(),
+				pace
+			});
+			bound = Math.max(bound, climbed);
+			if (isRoot) rootPrice = relaxation.price.slice();
+			if (bound >= enough()) return [];
+			if (nodes < 40 || nodes % 8 === 0) mend(relaxation.takenAt, fixed, open);
+			if (bound >= enough()) return [];
+			ways = relaxation.forced(cost, rooms, fixed);
+			const limit = enough();
+			let news = 0;
+			for (let g = 0; g < G; g++) {
+				if (fixed[g]! >= 0) continue;
+				let left = 0;
+				let last = -1;
+				for (let m = 0; m < M; m++) {
+					const isOpen = m < N ? open[g * N + m]! : spillOpen[g]!;
+					if (!isOpen) continue;
+					if (ways[g * M + m]! >= limit) {
+						if (m < N) open[g * N + m] = 0;
+						else spillOpen[g] = 0;
+						continue;
+					}
+					left++;
+					last = m;
+				}
+				if (!left) return [];
+				if (left === 1) {
+					fixed[g] = last;
+					news++;
+				}
+			}
+			if (isRoot) [rootCells, rootWays, rootBound] = [open.slice(), ways.slice(), bound];
+			if (fixed.every((n) => n >= 0)) {
+				offer(Int32Array.from(fixed, (n) => (n >= N ? -1 : n)));
+				return [];
+			}
+			if (!news) break;
+		}
+
+		if (nodes % REPORT_EVERY === 1)
+			stopped ||= !!options.onProgress?.({
+				doneShare: Math.min(1, relaxation.work / options.work),
+				objective: bestObjective,
+				bound: Math.min(rootBound, bestObjective),
+				assignment: best
+			});
+		let pick = -1;
+		let fewest = Infinity;
+		let widest = -1;
+		for (let g = 0; g < G; g++) {
+			if (fixed[g]! >= 0) continue;
+			let count = 0;
+			let one = Infinity;
+			let two = Infinity;
+			for (let m = 0; m < M; m++) {
+				if (!(m < N ? open[g * N + m] : spillOpen[g])) continue;
+				count++;
+				const way = ways![g * M + m]!;
+				if (way < one) [two, one] = [one, way];
+				else if (way < two) two = way;
+			}
+			if (count < fewest || (count === fewest && two - one > widest))
+				[pick, fewest, widest] = [g, count, two - one];
+		}
+		const price = relaxation.price.slice();
+		return Array.from({ length: M }, (_, m) => m)
+			.filter((m) => (m < N ? open[pick * N + m] : spillOpen[pick]))
+			.sort((a, b) => ways![pick * M + a]! - ways![pick * M + b]! || a - b)
+			.map((m) => {
+				const childFixed = fixed.slice();
+				childFixed[pick] = m;
+				const childOpen = open.slice();
+				for (let n = 0; n < N; n++) if (n !== m) childOpen[pick * N + n] = 0;
+				const least = Math.max(bound, ways![pick * M + m]!);
+				return { open: childOpen, spillOpen, fixed: childFixed, price, bound: least };
+			});
+	}
+
+	/** Takes the waiting node of the least bound; ties by age. */
+	const takeLeast = (waiting: Node[]): Node | undefined => {
+		let at = 0;
+		for (let i = 1; i < waiting.length; i++) if (waiting[i]!.bound < waiting[at]!.bound) at = i;
+		return waiting.splice(at, 1)[0];
+	};
+	let bound = -Infinity;
+	for (let run = 0, again = true; again; run++) {
+		rootObjective = bestObjective;
+		let waiting: Node[] = [];
+		let node: Node | undefined = {
+			open: rootOpen,
+			spillOpen: new Uint8Array(G).fill(1),
+			fixed: fixedNone,
+			price: rootPrice,
+			bound: -Infinity
+		};
+		again = false;
+		while (node && !isOver()) {
+			const isRoot: boolean = node.bound === -Infinity;
+			const [first, ...others]: Node[] = isRoot
+				? expand(
+						node,
+						run ? Math.ceil(options.rootRounds / 4) : options.rootRounds,
+						run ? 0.4 : 1.4
+					)
+				: expand(node, options.nodeRounds, 0.6);
+			waiting = waiting.filter((other) => other.bound < enough());
+			waiting.push(...others.filter((other) => other.bound < enough()));
+			// Down to the most promising child at once; from a dead end, on with the least bound of all that waits.
+			node = first && first.bound < enough() ? first : takeLeast(waiting);
+			if (node && isRestarting()) {
+				again = true;
+				break;
+			}
+		}
+		const left = node ? [node, ...waiting] : waiting;
+		const least = left.reduce((low, { bound: own }) => Math.min(low, own), Infinity);
+		bound = Math.max(bound, rootBound, Math.min(least, bestObjective));
+	}
+	return {
+		assignment: best,
+		objective: bestObjective,
+		bound: Math.min(bound, bestObjective),
+		open: rootCells ?? rootOpen,
+		ways: rootWays,
+		nodes,
+		stopped
+	};
+}
