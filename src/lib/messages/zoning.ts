@@ -1,4 +1,4 @@
-import type { BrokenRule, HardCode, SoftCode } from '../core/zoning';
+import type { BrokenRule, HardCode, SchoolVariant, SoftCode } from '../core/zoning';
 
 /** Says why a group may not live in a nook. */
 export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string {
@@ -76,5 +76,21 @@ export function softText(code: SoftCode): string {
 			return 'seldom used, in one of the best places';
 		case 'under-sink':
 			return 'under a drain, among the cleaners';
+	}
+}
+
+/** Names a school by what it thinks otherwise; `schools` are its own. */
+export function schoolText({ key, schools }: SchoolVariant): string {
+	switch (key) {
+		case 'as-now':
+			return 'As you prefer now';
+		case 'near':
+			return schools.near === 'use'
+				? 'Dishes near where they are used'
+				: 'Dishes near the dishwasher';
+		case 'change':
+			return schools.change === 'little' ? 'Change as little as possible' : 'Best from scratch';
+		case 'room':
+			return schools.room === 'slack' ? 'Room to grow' : 'Every inch used';
 	}
 }

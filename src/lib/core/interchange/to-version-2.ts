@@ -11,7 +11,7 @@ const withMore = (collection: unknown, more: (row: Row) => Row): Row =>
 
 /**
  * Carries a home from version 1 to 2: three readings a side, climate, lock, fixings and photo of a nook, obstacles
- * of a room, the rim and the number of a thing, whose a lot is, where and until when what leaves goes, sessions that
+ * of a room, the rim and the number of a thing, whose a lot is, where and until when what leaves goes, until when a plan is learned, sessions that
  * can be stopped. The values stand here in full, since a migration must not change when today's defaults do.
  */
 export function toVersion2(home: unknown): unknown {
@@ -44,6 +44,7 @@ export function toVersion2(home: unknown): unknown {
 		things: withMore(from.things, () => ({ code: null, rim: null })),
 		lots: withMore(from.lots, () => ({ owner: '', batch: '' })),
 		decisions: withMore(from.decisions, () => ({ reason: '', to: '', dueOn: null, doneOn: null })),
+		zonePlans: withMore(from.zonePlans, () => ({ learnUntil: null })),
 		sessions: withMore(from.sessions, () => ({
 			workedMin: 0,
 			runningSince: null,

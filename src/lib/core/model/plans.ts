@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { FitPlanId, GroupId, KindId, MarkId, NookId, PlanId } from './ids';
-import { Instant, Minor } from './goods';
+import { Instant, IsoDate, Minor } from './goods';
 import { Mm, Words } from './places';
 
 export const CONTAINER_ROLES = [
@@ -65,7 +65,9 @@ export const ZonePlan = z.strictObject({
 	seed: z.int(),
 	/** Of the inputs it was computed from; differs from today's when the plan is stale. */
 	fingerprint: z.string(),
-	madeAt: Instant
+	madeAt: Instant,
+	/** The household still learns its places until then; null: not said. */
+	learnUntil: IsoDate.nullable()
 });
 export type ZonePlan = z.infer<typeof ZonePlan>;
 

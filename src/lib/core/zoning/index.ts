@@ -47,3 +47,13 @@ export {
 	type Price
 } from './explain';
 export { assignmentNow } from './now';
+export { doMove, moveOrder, type MoveOrder, type MoveStep } from './move-order';
+export {
+	groupsElsewhere,
+	schoolVariants,
+	scorePlan,
+	takeGroup,
+	type PlanScore,
+	type SchoolChange,
+	type SchoolVariant
+} from './compare';

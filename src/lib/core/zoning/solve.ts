@@ -200,7 +200,8 @@ export function toZonePlan(result: PlaceResult, id: string, name: string, now: s
 		bound: result.bound,
 		seed: result.seed,
 		fingerprint: result.fingerprint,
-		madeAt: now
+		madeAt: now,
+		learnUntil: null
 	};
 }
 

@@ -30,7 +30,7 @@
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
-	import StageHead from '$lib/ui/frame/StageHead.svelte';
+	import PlaceHead from '$lib/ui/place/PlaceHead.svelte';
 	import PlaceReason from '$lib/ui/panels/PlaceReason.svelte';
 
 	const getStore = getHomeStore();
@@ -164,7 +164,7 @@
 	onpointerup={up}
 />
 <Bench raised={!!looked && !held} panel={plan ? panel : undefined} panelLabel="Reasons and figures">
-	<StageHead stage="place">
+	<PlaceHead>
 		{#if job.state.kind === 'running'}
 			<span role="status" class="measure"
 				>{#if job.state.progress}{Math.round(job.state.progress.doneShare * 100)} %, best {whole(
@@ -182,7 +182,7 @@
 				><Play size={18} />{plan ? 'Solve again' : 'Solve'}</button
 			>
 		{/if}
-	</StageHead>
+	</PlaceHead>
 	{#if job.state.kind === 'failed'}
 		<p role="alert" class="mb-3" style="color:var(--color-error)">
 			The plan was not computed: {job.state.reason} The last plan is still here.

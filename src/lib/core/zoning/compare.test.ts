@@ -1,0 +1,49 @@
+import { describe, expect, it } from 'vitest';
+import { demoHome } from '$lib/data/demo';
+import { NOW } from '../fixtures/tiny-home';
+import { applyEdit } from '../model';
+import { buildZoneModel } from './build';
+import { groupsElsewhere, schoolVariants, scorePlan, takeGroup } from './compare';
+import { adoptPlan } from './edits';
+import { totalsOf } from './explain';
+import { DEFAULT_PLACE, placeHome, toZonePlan } from './solve';
+
+const demo = demoHome(NOW);
+const plans = schoolVariants(demo.schools).map((variant) => {
+	const home = { ...demo, schools: variant.schools };
+	return { variant, home, result: placeHome(home, { ...DEFAULT_PLACE, moves: 80_000 }) };
+});
+const [asNow, , scratch] = plans;
+
+describe('schools side by side', () => {
+	it('are four, each of the others unlike today in exactly one thing', () => {
+		expect(plans).toHaveLength(4);
+		for (const { variant } of plans.slice(1)) {
+			const unlike = Object.entries(variant.schools).filter(
+				([key, value]) => demo.schools[key as keyof typeof demo.schools] !== value
+			);
+			expect(unlike).toHaveLength(1);
+		}
+	});
+	it('are scored by the evaluator of the solver; beginning anew never walks and reaches for more effort', () => {
+		for (const { home, result } of plans) {
+			const model = buildZoneModel(home);
+			const score = scorePlan(demo, model, result);
+			expect(score.metresPerWeek).toBe(totalsOf(model, result.assignments).metresPerWeek);
+			expect(score.broken).toBe(0);
+			expect(score.overflow).toBe(result.overflow.length);
+		}
+		expect(scratch!.result.objective).toBeLessThanOrEqual(asNow!.result.objective);
+	});
+	it('one group can be taken from another plan, and nothing else changes', () => {
+		const elsewhere = groupsElsewhere(asNow!.result.assignments, scratch!.result.assignments);
+		expect(elsewhere.length).toBeGreaterThan(0);
+		const planned = applyEdit(demo, adoptPlan(toZonePlan(asNow!.result, 'p', 'Plan', NOW))).home;
+		const from = { assignments: [...scratch!.result.assignments] };
+		const after = applyEdit(planned, takeGroup(elsewhere[0]!, from)).home.zonePlans['p']!;
+		expect(groupsElsewhere(planned.zonePlans['p']!.assignments, after.assignments)).toEqual([
+			elsewhere[0]
+		]);
+		expect(groupsElsewhere(after.assignments, from.assignments)).not.toContain(elsewhere[0]);
+	});
+});

@@ -1,0 +1,155 @@
+<script lang="ts">
+	import Printer from '@lucide/svelte/icons/printer';
+	import type { Group } from '$lib/core/model';
+	import { nooksInOrder } from '$lib/core/survey';
+	import { dateText } from '$lib/messages/clearing';
+	import { today } from '$lib/state/clock';
+	import { getHomeStore } from '$lib/state/context';
+	import TagChip from '$lib/ui/drawing/TagChip.svelte';
+	import Bench from '$lib/ui/frame/Bench.svelte';
+	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
+	import PlaceHead from '$lib/ui/place/PlaceHead.svelte';
+
+	const getStore = getHomeStore();
+	const store = $derived(getStore());
+	const home = $derived(store.home);
+	const plan = $derived(home.activePlanId ? home.zonePlans[home.activePlanId] : undefined);
+	/** Cabinets with the notes of each of their nooks, from the top down. */
+	const cabinets = $derived.by(() => {
+		const notes = new Map<string, { group: Group; part: boolean }[]>();
+		for (const { groupId, nookId, share } of plan?.assignments ?? []) {
+			const group = home.groups[groupId];
+			if (group) notes.set(nookId, [...(notes.get(nookId) ?? []), { group, part: share < 0.999 }]);
+		}
+		const found: {
+			id: string;
+			name: string;
+			room: string;
+			rows: { id: string; name: string; notes: { group: Group; part: boolean }[] }[];
+		}[] = [];
+		for (const { nook, cabinet, room } of nooksInOrder(home)) {
+			let last = found.find(({ id }) => id === cabinet.id);
+			if (!last)
+				found.push((last = { id: cabinet.id, name: cabinet.name, room: room.name, rows: [] }));
+			last.rows.push({ id: nook.id, name: nook.name, notes: notes.get(nook.id) ?? [] });
+		}
+		return found.filter(({ rows }) => rows.some(({ notes: own }) => own.length));
+	});
+	const thingsOf = (groupId: string) =>
+		Object.values(home.things)
+			.filter((thing) => thing.groupId === groupId)
+			.map(({ name }) => name)
+			.slice(0, 5)
+			.join(', ');
+	const isLearning = $derived(!!plan?.learnUntil && plan.learnUntil >= today());
+</script>
+
+<Bench>
+	<PlaceHead>
+		{#if plan}
+			<button class="tool" onclick={() => window.print()}
+				><Printer size={18} />Print, a page a cabinet</button
+			>
+		{/if}
+	</PlaceHead>
+	{#if !plan}
+		<EmptyNote title="No notes yet">
+			<p>The plan writes a note for every place. They go on the doors before anything is moved.</p>
+			<a class="tool tool-now" href="/home/{home.id}/place">Make a plan</a>
+		</EmptyNote>
+	{:else}
+		<div class="no-print mb-4 flex flex-wrap items-center gap-x-4 gap-y-2">
+			<label class="flex items-center gap-2"
+				>We are still learning until <input
+					type="date"
+					class="box measure"
+					value={plan.learnUntil ?? ''}
+					onchange={(event) => {
+						const until = event.currentTarget.value || null;
+						store.edit('learning the plan', (draft) => {
+							const target = draft.zonePlans[plan.id];
+							if (target) target.learnUntil = until;
+						});
+					}}
+				/></label
+			>
+			<p class="soft">
+				{isLearning
+					? 'The notes stay up until then; ask each time before anyone is told off.'
+					: 'Leave the notes up for a week or two, so that everyone learns the places.'}
+			</p>
+		</div>
+		{#each cabinets as cabinet (cabinet.id)}
+			<section class="cabinet" aria-label={cabinet.name}>
+				<h2>{cabinet.name} <span class="soft text-base font-normal">{cabinet.room}</span></h2>
+				{#if isLearning}<p class="print-only">
+						Still learning until {dateText(plan.learnUntil!)}
+					</p>{/if}
+				{#each cabinet.rows as row (row.id)}
+					<div class="shelf">
+						<span class="soft">{row.name}</span>
+						<div class="notes">
+							{#each row.notes as { group, part } (group.id)}
+								<div class="note">
+									<TagChip {group} />{#if part}<span class="soft text-sm">part of it</span>{/if}
+									<p>{thingsOf(group.id)}</p>
+								</div>
+							{:else}<span class="soft">free</span>{/each}
+						</div>
+					</div>
+				{/each}
+			</section>
+		{/each}
+	{/if}
+</Bench>
+
+<style>
+	.cabinet {
+		margin-bottom: 1.6rem;
+		border: 2.6px solid var(--color-base-content);
+		padding: 0.6rem 0.9rem;
+	}
+	.shelf {
+		display: grid;
+		grid-template-columns: minmax(8rem, 14rem) 1fr;
+		gap: 0.8rem;
+		border-top: 1.3px solid var(--color-base-content);
+		padding: 0.5rem 0;
+		min-height: 48px;
+	}
+	.notes {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.6rem;
+	}
+	.note {
+		border: 1px solid var(--ink-soft);
+		background: var(--paper);
+		color: var(--tag-ink);
+		padding: 0.4rem 0.6rem;
+		max-width: 17rem;
+		font-size: 0.95rem;
+	}
+	.note .soft {
+		color: var(--tag-ink);
+	}
+	.print-only {
+		display: none;
+	}
+	@media (max-width: 640px) {
+		.shelf {
+			grid-template-columns: 1fr;
+			gap: 0.2rem;
+		}
+	}
+	@media print {
+		.cabinet {
+			break-after: page;
+			break-inside: avoid;
+			font-size: 1.15rem;
+		}
+		.print-only {
+			display: block;
+		}
+	}
+</style>

@@ -1,0 +1,213 @@
+<script lang="ts">
+	import Play from '@lucide/svelte/icons/play';
+	import Square from '@lucide/svelte/icons/square';
+	import { formatVolume, type Assignment, type Group } from '$lib/core/model';
+	import { adoptPlan, groupsElsewhere, takeGroup, toZonePlan } from '$lib/core/zoning';
+	import { schoolText } from '$lib/messages/zoning';
+	import { now } from '$lib/state/clock';
+	import { Compare, type ComparedPlan } from '$lib/state/compare.svelte';
+	import { getHomeStore } from '$lib/state/context';
+	import { newId } from '$lib/state/ids';
+	import { createPlaceClient } from '$lib/workers/place.client';
+	import MiniFront from '$lib/ui/drawing/MiniFront.svelte';
+	import TagChip from '$lib/ui/drawing/TagChip.svelte';
+	import Bench from '$lib/ui/frame/Bench.svelte';
+	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
+	import PlaceHead from '$lib/ui/place/PlaceHead.svelte';
+
+	const getStore = getHomeStore();
+	const store = $derived(getStore());
+	const home = $derived(store.home);
+	const compare = new Compare(createPlaceClient());
+	$effect(() => () => compare.stop());
+	const plan = $derived(home.activePlanId ? home.zonePlans[home.activePlanId] : undefined);
+	const countOn = (runId: string) =>
+		Object.values(home.cabinets).filter((cabinet) => cabinet.runId === runId).length;
+	const runs = $derived(
+		Object.values(home.runs)
+			.filter((run) => countOn(run.id) > 0)
+			.sort((a, b) => countOn(b.id) - countOn(a.id))
+			.slice(0, 3)
+	);
+	let groupId = $state<string | null>(null);
+	const group = $derived(groupId ? home.groups[groupId] : undefined);
+	function groupsIn(assignments: readonly Assignment[]) {
+		const found = new Map<string, Group[]>();
+		for (const { groupId: id, nookId } of assignments) {
+			const own = home.groups[id];
+			if (own) found.set(nookId, [...(found.get(nookId) ?? []), own]);
+		}
+		return found;
+	}
+	const placesText = (assignments: readonly Assignment[], id: string) =>
+		assignments
+			.filter((assignment) => assignment.groupId === id)
+			.map(({ nookId }) => home.nooks[nookId]?.name ?? '')
+			.join(' and ') || 'without a place';
+	function take({ variant, result }: ComparedPlan) {
+		const record = toZonePlan(result, newId(), schoolText(variant), now());
+		store.edit(`plan: ${schoolText(variant).toLowerCase()}`, (draft) => {
+			draft.schools = { ...variant.schools };
+			adoptPlan(record)(draft);
+		});
+	}
+	const first = $derived(compare.plans[0]);
+	const signed = (value: number) =>
+		`${value > 0 ? '+' : value < 0 ? '−' : '±'}${Math.abs(Math.round(value)).toLocaleString('en')}`;
+	const FIGURES = [
+		['metres walked a week', 'metresPerWeek'],
+		['bends, stretches, stools a week', 'hardReaches'],
+		['groups to move', 'groupsToMove']
+	] as const;
+	/** Groups that are not everywhere in the same place. */
+	const disputed = $derived([
+		...new Set(
+			compare.plans.flatMap(({ result }) =>
+				first ? groupsElsewhere(first.result.assignments, result.assignments) : []
+			)
+		)
+	]);
+</script>
+
+<Bench
+	raised={!!group}
+	panel={compare.plans.length ? panel : undefined}
+	panelLabel="Group by group"
+>
+	<PlaceHead>
+		{#if compare.running !== null}
+			<span role="status" class="measure">plan {compare.running + 1} of 4 …</span>
+			<button class="tool" onclick={() => compare.stop()}><Square size={18} />Stop</button>
+		{:else}
+			<button
+				class="tool"
+				class:tool-now={!compare.plans.length}
+				onclick={() => compare.start(home)}
+				disabled={!Object.keys(home.groups).length}><Play size={18} />Plan by four schools</button
+			>
+		{/if}
+	</PlaceHead>
+	{#if compare.failure}
+		<p role="alert" class="mb-3" style="color:var(--color-error)">
+			The plan was not computed: {compare.failure} Your plan is still here.
+		</p>
+	{/if}
+	{#if !compare.plans.length && compare.running === null}
+		<EmptyNote title="People disagree, and each is right somewhere">
+			<p>
+				Cups by the kettle or by the dishwasher; change little or begin anew; room to grow or every
+				inch used. Plan by all of them, and see what each would mean in this home.
+			</p>
+		</EmptyNote>
+	{/if}
+	<div class="plans">
+		{#each compare.plans as each (each.variant.key)}
+			{@const groups = groupsIn(each.result.assignments)}
+			<section class="plan" aria-label={schoolText(each.variant)}>
+				<h2>{schoolText(each.variant)}</h2>
+				<div class="walls">
+					{#each runs as run (run.id)}
+						<MiniFront
+							{home}
+							{run}
+							{groups}
+							chosen={groupId}
+							heightPx={200}
+							ongroup={(id) => (groupId = groupId === id ? null : id)}
+						/>
+					{/each}
+				</div>
+				<dl>
+					{#each FIGURES as [word, key] (key)}
+						<dt>{word}</dt>
+						<dd class="measure">{Math.round(each.score[key]).toLocaleString('en')}</dd>
+						<dd class="measure soft">
+							{first && each !== first ? signed(each.score[key] - first.score[key]) : ''}
+						</dd>
+					{/each}
+					<dt>to carry</dt>
+					<dd class="measure">{formatVolume(each.score.litresToCarryMl)}</dd>
+					<dd></dd>
+					{#if each.score.overflow}<dt style="color:var(--color-error)">without a place</dt>
+						<dd class="measure" style="color:var(--color-error)">{each.score.overflow}</dd>
+						<dd></dd>{/if}
+				</dl>
+				<button class="tool mt-2" onclick={() => take(each)}>Take this plan</button>
+			</section>
+		{/each}
+	</div>
+</Bench>
+
+{#snippet panel()}
+	{#if group}
+		<h2 class="mb-2"><TagChip {group} /></h2>
+		<ul>
+			{#if plan}
+				<li class="rule-top py-2">
+					<span class="soft">your plan</span><br />{placesText(plan.assignments, group.id)}
+				</li>
+			{/if}
+			{#each compare.plans as each (each.variant.key)}
+				{@const there = placesText(each.result.assignments, group.id)}
+				<li class="rule-top py-2">
+					<span class="soft">{schoolText(each.variant)}</span><br />{there}
+					{#if plan && there !== placesText(plan.assignments, group.id)}
+						<button
+							class="tool mt-1"
+							onclick={() =>
+								store.edit(
+									`${group.name} as in “${schoolText(each.variant).toLowerCase()}”`,
+									takeGroup(group.id, { assignments: [...each.result.assignments] })
+								)}>Put it there in my plan</button
+						>
+					{/if}
+				</li>
+			{/each}
+		</ul>
+		<button class="tool tool-quiet mt-2" onclick={() => (groupId = null)}>All groups</button>
+	{:else}
+		<h2 class="mb-1">Where they disagree</h2>
+		<p class="soft mb-2">
+			{disputed.length} of {Object.keys(home.groups).length} groups are not everywhere in the same place.
+			Choose one, here or on a drawing, to take only its place.
+		</p>
+		<ul>
+			{#each disputed as id (id)}
+				{#if home.groups[id]}
+					<li class="rule-top">
+						<button class="min-h-11 w-full cursor-pointer text-left" onclick={() => (groupId = id)}
+							><TagChip group={home.groups[id]!} /></button
+						>
+					</li>
+				{/if}
+			{/each}
+		</ul>
+	{/if}
+{/snippet}
+
+<style>
+	.plans {
+		display: grid;
+		gap: 1.6rem 2rem;
+		grid-template-columns: repeat(auto-fit, minmax(min(100%, 380px), 1fr));
+	}
+	.plan {
+		min-width: 0;
+		border-top: 2.6px solid var(--color-base-content);
+		padding-top: 0.5rem;
+	}
+	.walls {
+		display: flex;
+		align-items: flex-end;
+		gap: 0.5rem;
+		overflow-x: auto;
+	}
+	dl {
+		display: grid;
+		grid-template-columns: 1fr auto 4.5rem;
+		gap: 0.1rem 0.8rem;
+	}
+	dd {
+		text-align: right;
+	}
+</style>
