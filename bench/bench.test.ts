@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { objectiveOf, violations } from '../src/lib/core/zoning';
 import { benchAssignment, readInstance } from './assignment';
+import { benchCategories, namedCases } from './categories';
 import { median } from './measure';
 
 const FILES = ['assign-20x40-1', 'assign-pairs-20x40-1'].map(
@@ -27,6 +28,11 @@ describe('the assignment bench', () => {
 		expect(violations(problem, planted)).toEqual([]);
 		expect(line.bound).toBeLessThanOrEqual(objectiveOf(problem, planted));
 	});
+});
+
+it('files nine of ten generic names in their category at the first try', () => {
+	expect(new Set(namedCases().map(({ name }) => name)).size).toBeGreaterThanOrEqual(400);
+	expect(benchCategories().topOnePercent).toBeGreaterThanOrEqual(90);
 });
 
 it('takes the median of its runs', () => {

@@ -78,8 +78,15 @@ for (const [device, use] of Object.entries({
 			).toBeVisible();
 			await page.getByRole('button', { name: 'Cabinet By the window' }).click();
 			await page.getByRole('button', { name: 'Duplicate' }).click();
-			await expect(page.getByRole('button', { name: 'Cabinet By the window, copy' })).toBeVisible();
+			const copy = page.getByRole('button', { name: 'Cabinet By the window, copy' });
+			await expect(copy).toBeVisible();
 			await page.getByRole('button', { name: 'Close the sheet' }).click();
+			await copy.click();
+			await page.getByRole('button', { name: 'Remove the cabinet' }).click();
+			await expect(copy).toHaveCount(0);
+			await page.getByRole('button', { name: /upper, in By the window/ }).click();
+			await page.getByRole('button', { name: 'Remove this place' }).click();
+			await expect(page.getByRole('button', { name: /upper, in By the window/ })).toHaveCount(0);
 
 			// What no tape was held to is gone through, one number at a time.
 			await part(page, /^Tape list/);
@@ -114,6 +121,9 @@ for (const [device, use] of Object.entries({
 			await expect(page.getByRole('complementary').getByLabel('Width')).toHaveValue('4200 mm');
 			await page.getByRole('button', { name: 'Put it in' }).first().click();
 			await fill(page, 'From the left wall', '1500');
+			await page.getByRole('button', { name: 'Take it out' }).click();
+			await expect(page.getByRole('button', { name: 'Island', exact: true })).toHaveCount(0);
+			await page.getByRole('button', { name: /^Undo: take it out/i }).click();
 			await saved(page);
 			await page.reload();
 			await expect(page.getByRole('button', { name: 'Island', exact: true })).toBeVisible();

@@ -1,4 +1,5 @@
-import type { BrokenRule, HardCode, SchoolVariant, SoftCode } from '../core/zoning';
+import { formatLength, formatMass, formatVolume, type Home } from '../core/model';
+import type { BrokenRule, HardCode, SchoolVariant, SmallestChange, SoftCode } from '../core/zoning';
 
 /** Says why a group may not live in a nook. */
 export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string {
@@ -92,5 +93,28 @@ export function schoolText({ key, schools }: SchoolVariant): string {
 			return schools.change === 'little' ? 'Change as little as possible' : 'Best from scratch';
 		case 'room':
 			return schools.room === 'slack' ? 'Room to grow' : 'Every inch used';
+	}
+}
+
+/** Says the smallest change that would give a group a place. */
+export function smallestChangeText(change: SmallestChange, home: Home): string {
+	const name = 'nookId' in change ? (home.nooks[change.nookId]?.name ?? 'a place') : '';
+	switch (change.code) {
+		case 'has-room':
+			return `${name} has room for it. Solve again, or put it there.`;
+		case 'needs-neighbour-gone':
+			return `${name} has room, once what must not stand beside it is gone.`;
+		case 'needs-room': {
+			const by =
+				change.short === 'litres'
+					? formatVolume(change.by)
+					: change.short === 'run'
+						? `${formatLength(Math.ceil(change.by), home.units)} of front run`
+						: formatMass(Math.ceil(change.by));
+			const holder = home.groups[change.heldBy[0] ?? '']?.name;
+			return `${name} is short of ${by}${holder ? `, held mostly by ${holder}` : ''}: free so much there, or cut so much of it.`;
+		}
+		case 'no-nook':
+			return 'No place of this home may take it. Change what the rule asks for, or find such a place.';
 	}
 }

@@ -32,7 +32,8 @@ function wantOf(groupId: string, boxes: 'decant' | 'packs' = 'packs') {
 			bound: 0,
 			seed: 1,
 			fingerprint: '',
-			madeAt: NOW
+			madeAt: NOW,
+			learnUntil: null
 		} as never;
 	});
 	return wantsOf(home, 'larder-3')[0]!;

@@ -100,6 +100,26 @@ describe('versions', () => {
 		expect(result).toMatchObject({ ok: true, home: { name: 'Tiny kitchen' } });
 		if (result.ok) expect(Object.keys(result.home.lots)).toHaveLength(12);
 	});
+	it('reads the frozen fixture of version 2, with everything that version added', () => {
+		const text = readFileSync(new URL('./fixtures/v2.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		const { rooms, nooks, things, lots, decisions, sessions, zonePlans, clearDay } = result.home;
+		expect(Object.values(rooms).flatMap(({ obstacles }) => obstacles)).toHaveLength(1);
+		expect(Object.values(nooks).find(({ photoId }) => photoId)).toMatchObject({
+			readings: { widthMm: [555, 552] },
+			inside: { widthMm: 552 },
+			temperatureC: 17.5,
+			locked: true
+		});
+		expect(Object.values(things).some(({ rim }) => rim?.part === 'lid')).toBe(true);
+		expect(Object.values(lots).some(({ owner }) => owner === 'Oda')).toBe(true);
+		expect(Object.values(decisions)).toHaveLength(1);
+		expect(Object.values(sessions)[0]!.runningSince).toBeNull();
+		expect(zonePlans['p1']!.learnUntil).toBe('2026-03-16');
+		expect(clearDay?.hands).toBe(2);
+	});
 	it('climbs the ladder step by step and says when a step is missing', () => {
 		const steps = [(home: unknown) => [home, 2], (home: unknown) => [home, 3]];
 		expect(migrate('a', 1, steps, 3)).toEqual([['a', 2], 3]);

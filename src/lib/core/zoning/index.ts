@@ -57,3 +57,4 @@ export {
 	type SchoolChange,
 	type SchoolVariant
 } from './compare';
+export { whyLeft, type SmallestChange, type WhyLeft } from './why-left';

@@ -192,8 +192,9 @@
 	<button
 		class="tool tool-quiet"
 		onclick={() => {
-			onremoved();
+			// The edit first: once the sheet is put away there is no cabinet to name.
 			store.edit(`remove ${cabinet.name}`, removeCabinet(cabinetId));
+			onremoved();
 		}}><Trash2 size={18} />Remove the cabinet</button
 	>
 {/if}

@@ -51,8 +51,9 @@
 		<button
 			class="tool tool-quiet mt-2"
 			onclick={() => {
-				onremoved();
+				// The edit first: once the sheet is put away there is no place to name.
 				store.edit(`remove ${nook.name}`, removeNook(nookId));
+				onremoved();
 			}}><Trash2 size={18} />Remove this place</button
 		>
 	</section>

@@ -57,8 +57,8 @@
 	let station = $state<StationKind>('hob');
 	const edit = (words: string, change: Edit) => store.edit(words, change);
 	const gone = (words: string, change: Edit) => {
-		drag.choose(null);
 		store.edit(words, change);
+		drag.choose(null);
 	};
 	const rename = (collection: 'rooms' | 'runs' | 'stations', typed: string) => {
 		const words = typed.trim();

@@ -17,9 +17,10 @@
 		togglePin,
 		toZonePlan,
 		totalsOf,
+		whyLeft,
 		zoneFingerprint
 	} from '$lib/core/zoning';
-	import { brokenText, hardText } from '$lib/messages/zoning';
+	import { brokenText, hardText, smallestChangeText } from '$lib/messages/zoning';
 	import { BAND_WORDS } from '$lib/messages/survey';
 	import { now } from '$lib/state/clock';
 	import { getHomeStore } from '$lib/state/context';
@@ -91,6 +92,16 @@
 	});
 	const loosely = $derived(
 		plan?.overflow.map((id) => home.groups[id]).filter((group) => !!group) ?? []
+	);
+
+	/** What has no place, with the reason and the smallest change that would help. */
+	const left = $derived(
+		loosely.flatMap((group) => {
+			const g = model.parts.findIndex(
+				({ figures }, i) => figures.groupId === group.id && layout.assignment[i]! < 0
+			);
+			return g < 0 ? [] : [{ group, why: whyLeft(model, layout, g) }];
+		})
 	);
 
 	async function solve() {
@@ -304,17 +315,21 @@
 			most {gap.toFixed(1)} % from the best. In metres walked there and back, reaches and broken wishes
 			counted in metres too.
 		</p>
-		{#if loosely.length}
+		{#if left.length}
 			<h3 class="mt-4" style="color:var(--color-error)">Without a place</h3>
-			<p class="soft mb-1 text-sm">
-				Cut it, send it to a far place, or free room. Hold one to see what each place says.
-			</p>
-			<div class="flex flex-wrap gap-2">
-				{#each loosely as group (group.id)}<button
-						class="cursor-pointer"
-						onclick={() => (held = group.id)}><TagChip {group} /></button
-					>{/each}
-			</div>
+			<ul>
+				{#each left as { group, why } (group.id)}
+					<li class="rule-top py-2">
+						<button class="cursor-pointer" onclick={() => (held = group.id)}
+							><TagChip {group} /></button
+						>
+						<p class="text-sm">{smallestChangeText(why.change, home)}</p>
+						{#if why.rules[0]}<p class="soft text-sm">
+								{why.rules[0].nooks} of {model.places.length} places: {hardText(why.rules[0].code)}
+							</p>{/if}
+					</li>
+				{/each}
+			</ul>
 		{/if}
 		{#if broken.length}
 			<h3 class="mt-4" style="color:var(--color-error)">Broken rules</h3>

@@ -1,0 +1,93 @@
+import { expect, test, type Page } from '@playwright/test';
+import { goTo, openDemo, saved, solve } from './helpers';
+
+const part = (page: Page, name: RegExp) =>
+	page.getByRole('navigation', { name: 'Parts of Place' }).getByRole('link', { name }).click();
+
+test('Place: four schools side by side; one group’s place, then a whole plan is taken', async ({
+	page
+}) => {
+	test.setTimeout(120_000);
+	await openDemo(page, 'Place');
+	await solve(page);
+	await part(page, /^Side by side/);
+	await page.getByRole('button', { name: 'Plan by four schools' }).click();
+	const scratch = page.getByRole('region', { name: 'Best from scratch' });
+	await expect(page.getByRole('region', { name: 'Every inch used' })).toBeVisible({
+		timeout: 60_000
+	});
+	await expect(scratch).toContainText('metres walked a week');
+	const panel = page.getByRole('complementary', { name: 'Group by group' });
+	await expect(panel).toContainText(/\d+ of 57 groups are not everywhere in the same place/);
+	await panel.getByRole('listitem').first().getByRole('button').click();
+	const put = page.getByRole('button', { name: 'Put it there in my plan' });
+	const unlike = panel.getByRole('listitem').filter({ has: put }).first();
+	const there = await unlike.innerText();
+	await unlike.getByRole('button').click();
+	await expect(panel.getByRole('listitem').first()).toContainText(
+		there.split('\n')[1]!.replace('Put it there in my plan', '').trim()
+	);
+	await scratch.getByRole('button', { name: 'Take this plan' }).click();
+	await saved(page);
+	await part(page, /^Plan/);
+	await expect(page.getByLabel('Change')).toHaveValue('scratch');
+	await expect(page.getByText('This plan is stale')).toHaveCount(0);
+});
+
+test('Place: what has no place is named, with the rule and the smallest change', async ({
+	page
+}) => {
+	await openDemo(page, 'Walk');
+	for (const [wall, cabinet] of [
+		['Lamp room wall', 'Chest freezer'],
+		['Kitchen, window side', 'Fridge-freezer']
+	] as const) {
+		await page.getByRole('combobox', { name: /^Wall/ }).selectOption({ label: wall });
+		await page.getByRole('button', { name: `Cabinet ${cabinet}` }).click();
+		await page.getByRole('button', { name: 'Remove the cabinet' }).click();
+	}
+	await goTo(page, 'Place');
+	await solve(page);
+	const panel = page.getByRole('complementary', { name: 'Reasons and figures' });
+	await expect(panel.getByRole('heading', { name: 'Without a place' })).toBeVisible();
+	const frozen = panel.getByRole('listitem').filter({ hasText: 'Frozen vegetables' });
+	await expect(frozen).toContainText('No place of this home may take it');
+	await expect(frozen).toContainText('Frozen goods go in a freezer');
+});
+
+test('Place: the notes say until when the household learns', async ({ page }) => {
+	await openDemo(page, 'Place');
+	await solve(page);
+	await part(page, /^Notes/);
+	await expect(page.getByRole('region', { name: 'Drawer stack' })).toContainText('Top drawer');
+	await page.getByLabel('We are still learning until').fill('2026-03-16');
+	await expect(page.getByText('The notes stay up until then')).toBeVisible();
+	await saved(page);
+	await page.reload();
+	await expect(page.getByLabel('We are still learning until')).toHaveValue('2026-03-16');
+});
+
+test.describe('on a phone', () => {
+	test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+	test('the moves are carried out one by one, and a slip is taken back', async ({ page }) => {
+		await openDemo(page, 'Place');
+		await solve(page);
+		await part(page, /^Moves/);
+		const now = page.getByRole('region', { name: 'The step at hand' });
+		const count = async () =>
+			Number((await page.getByText(/^\d+ steps?,/).innerText()).split(' ')[0]);
+		const before = await count();
+		const first = await now.innerText();
+		await now.getByRole('button', { name: 'Done, next' }).tap();
+		await expect(page.getByText(new RegExp(`^${before - 1} steps,`))).toBeVisible();
+		expect(await now.innerText()).not.toBe(first);
+		await page.getByRole('button', { name: /^Undo: / }).tap();
+		await expect(page.getByText(new RegExp(`^${before} steps,`))).toBeVisible();
+		// Stopped half-way and looked at again, it goes on where it was.
+		await now.getByRole('button', { name: 'Done, next' }).tap();
+		await saved(page);
+		await page.reload();
+		await expect(page.getByText(new RegExp(`^${before - 1} steps,`))).toBeVisible();
+		await goTo(page, 'Place');
+	});
+});

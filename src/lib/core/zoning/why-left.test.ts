@@ -1,0 +1,49 @@
+import { describe, expect, it } from 'vitest';
+import { demoHome } from '$lib/data/demo';
+import { NOW } from '../fixtures/tiny-home';
+import type { Home } from '../model';
+import { buildZoneModel } from './build';
+import { layoutOf } from './explain';
+import { whyLeft } from './why-left';
+
+const demo = demoHome(NOW);
+const partOf = (model: ReturnType<typeof buildZoneModel>, groupId: string) =>
+	model.parts.findIndex(({ figures }) => figures.groupId === groupId);
+const without = (home: Home, kinds: string): Home => ({
+	...home,
+	nooks: Object.fromEntries(
+		Object.entries(home.nooks).filter(([, nook]) => !nook.kind.startsWith(kinds))
+	)
+});
+
+describe('why a group has no place', () => {
+	it('names the rule that takes every nook away, and that none is left', () => {
+		const home = without(without(demo, 'freezer'), 'chest');
+		const model = buildZoneModel(home);
+		const frozen = model.parts.findIndex(({ figures }) => figures.needs.has('frozen'));
+		const why = whyLeft(model, layoutOf(model, []), frozen);
+		expect(why.rules[0]!.code).toBe('needs-frozen');
+		expect(why.allowed).toBe(0);
+		expect(why.change).toEqual({ code: 'no-nook' });
+	});
+	it('counts every nook once, as allowed or under a rule', () => {
+		const model = buildZoneModel(demo);
+		const layout = layoutOf(model, []);
+		for (let g = 0; g < model.parts.length; g++) {
+			const { rules, allowed } = whyLeft(model, layout, g);
+			expect(rules.reduce((sum, { nooks }) => sum + nooks, allowed)).toBe(model.places.length);
+		}
+	});
+	it('with all allowed nooks full, says what is short, by how much, and who holds it', () => {
+		const model = buildZoneModel(demo);
+		const g = partOf(model, 'baking');
+		const layout = layoutOf(model, []);
+		expect(whyLeft(model, layout, g).change.code).toBe('has-room');
+		const { N, K, demand } = model.problem;
+		// Every nook is left with half of the litres that it wants.
+		for (let n = 0; n < N; n++) layout.free[n * K] = demand[g * K]! / 2;
+		const { change } = whyLeft(model, layout, g);
+		expect(change).toMatchObject({ code: 'needs-room', short: 'litres', heldBy: [] });
+		expect(change.code === 'needs-room' && change.by).toBeCloseTo(demand[g * K]! / 2, 6);
+	});
+});

@@ -1,0 +1,87 @@
+import type { ZoneModel } from './build';
+import type { HardCode } from './hard-rules';
+import type { Layout } from './layout';
+
+const DIMENSIONS = ['litres', 'run', 'load'] as const;
+
+/** The smallest change that would give a group a place. */
+export type SmallestChange =
+	| { readonly code: 'has-room'; readonly nookId: string }
+	| {
+			readonly code: 'needs-room';
+			readonly nookId: string;
+			/** What is short there, and by how much: ml, mm of front run, or g. */
+			readonly short: (typeof DIMENSIONS)[number];
+			readonly by: number;
+			/** Groups that hold the room, the largest first. */
+			readonly heldBy: readonly string[];
+	  }
+	| { readonly code: 'needs-neighbour-gone'; readonly nookId: string }
+	| { readonly code: 'no-nook' };
+
+export interface WhyLeft {
+	readonly groupId: string;
+	/** How many nooks each hard rule takes away, the most first. */
+	readonly rules: readonly { readonly code: HardCode; readonly nooks: number }[];
+	/** Nooks that no rule forbids. */
+	readonly allowed: number;
+	readonly change: SmallestChange;
+}
+
+/**
+ * Says why a part of a group has no place: which rules forbid which share of the nooks, and the smallest change that
+ * would help: the allowed nook that is short by the smallest share of what the group needs. Ties in walking order.
+ */
+export function whyLeft(model: ZoneModel, layout: Layout, g: number): WhyLeft {
+	const { N, K, demand } = model.problem;
+	const counts = new Map<HardCode, number>();
+	let allowed = 0;
+	let change: SmallestChange = { code: 'no-nook' };
+	let least = Infinity;
+	for (let n = 0; n < N; n++) {
+		const hard = model.cells[g * N + n]!.hard;
+		if (hard || model.problem.cost[g * N + n] === Infinity) {
+			if (hard) counts.set(hard, (counts.get(hard) ?? 0) + 1);
+			continue;
+		}
+		allowed++;
+		const nookId = model.places[n]!.nook.id;
+		let worst = 0;
+		let short = 0;
+		for (let k = 0; k < K; k++) {
+			const over = demand[g * K + k]! - layout.free[n * K + k]!;
+			const share = demand[g * K + k]! > 0 ? over / demand[g * K + k]! : 0;
+			if (share > worst) [worst, short] = [share, k];
+		}
+		const isClashing = !layout.agrees(g, n);
+		// A neighbour that has to go counts like all of the room.
+		const need = worst + (isClashing ? 1 : 0);
+		if (need >= least) continue;
+		least = need;
+		if (worst <= 1e-9)
+			change = isClashing ? { code: 'needs-neighbour-gone', nookId } : { code: 'has-room', nookId };
+		else
+			change = {
+				code: 'needs-room',
+				nookId,
+				short: DIMENSIONS[short]!,
+				by: demand[g * K + short]! - layout.free[n * K + short]!,
+				heldBy: model.parts
+					.map((part, other) => ({ part, other }))
+					.filter(({ other }) => layout.assignment[other] === n)
+					.sort(
+						(a, b) =>
+							demand[b.other * K + short]! - demand[a.other * K + short]! || a.other - b.other
+					)
+					.map(({ part }) => part.figures.groupId)
+			};
+	}
+	return {
+		groupId: model.parts[g]!.figures.groupId,
+		rules: [...counts]
+			.map(([code, nooks]) => ({ code, nooks }))
+			.sort((a, b) => b.nooks - a.nooks || (a.code < b.code ? -1 : 1)),
+		allowed,
+		change
+	};
+}
