@@ -24,6 +24,7 @@ try {
 	mkdirSync('docs/screenshots', { recursive: true });
 	const shot = async (name) => {
 		await page.evaluate(() => document.fonts.ready);
+		await page.mouse.move(0, 0);
 		await page.screenshot({ path: `docs/screenshots/${name}.png` });
 		console.log(`docs/screenshots/${name}.png`);
 	};
@@ -42,11 +43,35 @@ try {
 	await stage('Walk');
 	await page.getByLabel('Reach of').selectOption({ label: 'Oda' });
 	await page.getByRole('button', { name: /^Under the sink, in/ }).click();
+	await page.evaluate(() => window.scrollTo(0, 0));
 	await shot('walk');
+	const part = async (name) => {
+		await page
+			.getByRole('navigation', { name: /^Parts of/ })
+			.getByRole('link', { name })
+			.click();
+		await page.locator('nav [aria-current="page"]', { hasText: name }).waitFor();
+	};
+	await part(/^Plan/);
+	await page.getByRole('button', { name: 'Dining table', exact: true }).focus();
+	await page.keyboard.press('Enter');
+	await shot('walk-plan');
+	await part(/^Hidden storage/);
+	await page
+		.getByRole('button', { name: /A slide-out beside the pipes/ })
+		.first()
+		.click();
+	await page.evaluate(() => window.scrollTo(0, 0));
+	await shot('walk-hidden');
 	await stage('Clear');
 	await page.getByRole('combobox', { name: 'Place' }).selectOption('larder-2');
 	await page.getByLabel('Entry line: one thing').fill('3 tins chopped tomatoes 400g bb 03/27 dent');
 	await shot('clear');
+	await part(/^Day/);
+	for (const at of [0, 1, 2]) await page.getByRole('checkbox').nth(at).check();
+	await shot('clear-day');
+	await part(/^Boundary/);
+	await shot('clear-boundary');
 	await stage('Sort');
 	await page.getByRole('button', { name: /^Cutlery:/ }).click();
 	await shot('sort');
@@ -57,6 +82,14 @@ try {
 	await page.keyboard.press('Escape');
 	await page.evaluate(() => window.scrollTo(0, 0));
 	await shot('place');
+	await part(/^Side by side/);
+	await page.getByRole('button', { name: 'Plan by four schools' }).click();
+	await page.getByRole('region', { name: 'Every inch used' }).waitFor({ timeout: 60_000 });
+	await page.getByRole('button', { name: 'Plan by four schools' }).waitFor();
+	await shot('place-schools');
+	await part(/^Moves/);
+	await page.getByRole('button', { name: 'Done, next' }).waitFor();
+	await shot('place-moves');
 	await stage('Fit');
 	await page.getByRole('button', { name: /open places/ }).click();
 	await page.getByText(/places fitted/).waitFor({ timeout: 60_000 });

@@ -73,9 +73,9 @@
 	const cabinets = $derived(home.cabinets);
 	const view = $derived(frontGeometry({ nooks, cabinets }, run));
 	/** The rule of heights takes room of its own at the left. */
-	const LEFT = $derived(tabs ? PAD + 110 : PAD);
+	const LEFT = $derived(tabs ? PAD + 40 : PAD);
 	/** So do the names of a person's reach at the right. */
-	const RIGHT = $derived(person ? PAD + 150 : PAD);
+	const RIGHT = $derived(person ? PAD + 120 : PAD);
 	const wide = $derived(view.lengthMm + LEFT + RIGHT);
 	const tall = $derived(view.heightMm + (tabs ? 380 : 210));
 	const marks = $derived(Array.from({ length: Math.ceil(view.heightMm / 100) }, (_, i) => i * 100));
