@@ -2,9 +2,6 @@ import { applyEdit, type Home, type Point } from '../core/model';
 import { dragPlanItem, nudgePlanItem, planItemKey, type PlanItem } from '../core/survey';
 import type { HomeStore } from './home-store.svelte';
 
-/** A hand trembles less than this before it means to drag, mm on the plan at the drawing's scale. */
-export const STILL_PX = 4;
-
 /** What is taken hold of on the plan, and the home as it would be if it were let go now. */
 export class PlanDrag {
 	readonly #store: () => HomeStore;

@@ -31,8 +31,6 @@ export interface BranchResult {
 	readonly bound: number;
 	/** Cells (G × N) that can still be better than the plan, at the root: 1 where a part may go. */
 	readonly open: Uint8Array;
-	/** G × (N + 1): what a plan with the part there costs at least, at the root's prices. */
-	readonly ways: Float64Array;
 	readonly nodes: number;
 	readonly stopped: boolean;
 }
@@ -102,11 +100,11 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 	const { linear, spill } = linearCosts(problem, rootOpen, fixedNone);
 	const relaxation = new Relaxation(toRelaxable(problem, linear, spill, options.steps));
 	const { weights, rooms: fullRooms } = relaxation.model;
+	// Work under way, from here on changed by `expand` and `mend`.
 	let nodes = 0;
 	let stopped = false;
 	const isOver = () => stopped || relaxation.work > options.work;
 	let rootCells: Uint8Array | null = null;
-	let rootWays = new Float64Array(G * M);
 
 	/** Mends the relaxed solution of a node into a plan: what was taken once stays, the rest goes where it costs least. */
 	function mend(takenAt: Int32Array, fixed: Int32Array, open: Uint8Array): void {
@@ -199,7 +197,7 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 					news++;
 				}
 			}
-			if (isRoot) [rootCells, rootWays, rootBound] = [open.slice(), ways.slice(), bound];
+			if (isRoot) [rootCells, rootBound] = [open.slice(), bound];
 			if (fixed.every((n) => n >= 0)) {
 				offer(Int32Array.from(fixed, (n) => (n >= N ? -1 : n)));
 				return [];
@@ -291,7 +289,6 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 		objective: bestObjective,
 		bound: Math.min(bound, bestObjective),
 		open: rootCells ?? rootOpen,
-		ways: rootWays,
 		nodes,
 		stopped
 	};

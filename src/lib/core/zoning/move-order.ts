@@ -137,15 +137,14 @@ export function moveOrder(home: Home, plan: Pick<ZonePlan, 'assignments'>): Move
 	};
 	while (waiting.length) {
 		// From the table first; then what frees a nook that others wait for; then in walking order.
-		const wanted = (bundle: Bundle) =>
-			bundle.from === null
-				? Infinity
-				: waiting.filter((other) => other.to === bundle.from && !hasRoom(other)).length;
+		const wanted = new Map<string, number>();
+		for (const bundle of waiting)
+			if (!hasRoom(bundle)) wanted.set(bundle.to, (wanted.get(bundle.to) ?? 0) + 1);
 		let best = -1;
 		let most = -1;
 		waiting.forEach((bundle, i) => {
 			if (!hasRoom(bundle)) return;
-			const gain = wanted(bundle);
+			const gain = bundle.from === null ? Infinity : (wanted.get(bundle.from) ?? 0);
 			if (gain > most) [best, most] = [i, gain];
 		});
 		if (best >= 0) {

@@ -1,4 +1,4 @@
-import type { Assignment, AssignmentProblem } from './problem';
+import type { AssignmentProblem } from './problem';
 
 /** Lets every kind of problem be bounded the same way: its linear part, and one whole-number knapsack a nook. */
 export interface Relaxable {
@@ -353,7 +353,3 @@ export class Relaxation {
 		return result;
 	}
 }
-
-/** Turns an assignment with overflow as −1 into nook numbers with overflow as the last. */
-export const withOverflow = (assignment: Assignment, N: number): Int32Array =>
-	Int32Array.from(assignment, (n) => (n < 0 ? N : n));

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { clipText, type FrontGeometry } from './front-geometry';
+	import { STILL_PX, svgPoint } from './pointer';
 
 	interface Props {
 		view: FrontGeometry;
@@ -15,18 +16,12 @@
 	let { view, tabs, font }: Props = $props();
 
 	const HANGS_FROM_MM = 1000;
-	/** A hand trembles less than this before it means to drag, px. */
-	const STILL_PX = 4;
 	/** Arrow keys move by this, with Shift by ten times as much, mm. */
 	const STEP_MM = 10;
 	let from: { x: number; mm: number } | null = null;
 	let moved = false;
 
-	const toMm = (event: PointerEvent) => {
-		const svg = (event.currentTarget as SVGElement).ownerSVGElement;
-		const matrix = svg?.getScreenCTM()?.inverse();
-		return matrix ? new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix).x : null;
-	};
+	const toMm = (event: PointerEvent) => svgPoint(event)?.x ?? null;
 	function down(event: PointerEvent, id: string) {
 		const mm = toMm(event);
 		if (mm === null || event.button !== 0) return;

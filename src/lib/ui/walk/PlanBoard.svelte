@@ -3,7 +3,8 @@
 	import { formatLength } from '$lib/core/model';
 	import { planItemKey, runAxes, type PlanItem } from '$lib/core/survey';
 	import { planItemText } from '$lib/messages/survey';
-	import { STILL_PX, type PlanDrag } from '$lib/state/plan-drag.svelte';
+	import type { PlanDrag } from '$lib/state/plan-drag.svelte';
+	import { STILL_PX, svgPoint } from '$lib/ui/drawing/pointer';
 	import PlanView from '$lib/ui/drawing/PlanView.svelte';
 
 	interface Props {
@@ -30,17 +31,9 @@
 		drag.item?.kind === 'run' || drag.item?.kind === 'run-end' ? drag.item.id : null
 	);
 
-	/** The point of the plan under a pointer, mm. */
-	function planPoint(event: PointerEvent): Point | null {
-		const svg = (event.currentTarget as SVGElement).ownerSVGElement;
-		const matrix = svg?.getScreenCTM()?.inverse();
-		if (!matrix) return null;
-		const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
-		return { x, y };
-	}
 	let start: { x: number; y: number } | null = null;
 	function down(event: PointerEvent, item: PlanItem) {
-		const at = planPoint(event);
+		const at = svgPoint(event);
 		if (!at || event.button !== 0) return;
 		event.stopPropagation();
 		// A finger first chooses; only what is chosen follows it, so that the page can still be scrolled.
@@ -53,7 +46,7 @@
 		if (!start) return;
 		const far = Math.hypot(event.clientX - start.x, event.clientY - start.y);
 		if (!drag.isDragging && far < STILL_PX) return;
-		const at = planPoint(event);
+		const at = svgPoint(event);
 		if (at) drag.draw(at);
 	}
 	function up(item: PlanItem) {
