@@ -1,12 +1,14 @@
 // npm run bench                     the product's own figures, one JSON line each
 // npm run bench -- survey           typed lines and walking distances
 // npm run bench -- categories       how many typed names fall into their category
+// npm run bench -- homes            generated homes against the by-hand rule
 // npm run bench -- browser          first-screen script, and a large home in the browser (needs a build)
 // npm run bench -- assignment FILE… [--budget MS]   problem files, one JSON line a file
 import { benchAssignment } from './assignment';
 import { benchBrowser } from './browser';
 import { benchCategories } from './categories';
 import { benchHome } from './home';
+import { benchHomes } from './homes';
 import { benchSurvey } from './survey';
 
 const args = process.argv.slice(2);
@@ -18,6 +20,7 @@ const [kind, ...files] = args;
 if (kind === 'assignment') for (const file of files) print(benchAssignment(file, budgetMs));
 else if (kind === 'browser') for (const line of await benchBrowser()) print(line);
 else if (kind === 'survey') for (const line of benchSurvey()) print(line);
+else if (kind === 'homes') for (const line of benchHomes()) print(line);
 else if (kind === 'categories') print(benchCategories());
 else if (kind === undefined) {
 	for (const line of benchSurvey()) print(line);
@@ -25,7 +28,7 @@ else if (kind === undefined) {
 	for (const line of await benchBrowser()) print(line);
 } else {
 	console.error(
-		`No bench called “${kind}”. Use: assignment FILE…, survey, categories, browser, or nothing.`
+		`No bench called “${kind}”. Use: assignment FILE…, survey, categories, homes, browser, or nothing.`
 	);
 	process.exit(2);
 }

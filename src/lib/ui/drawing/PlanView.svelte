@@ -136,6 +136,7 @@
 		{/each}
 		{#each Object.values(home.runs) as run (run.id)}
 			{@const own = Object.values(home.cabinets).filter((cabinet) => cabinet.runId === run.id)}
+			<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 			<g
 				class="run"
 				class:selected={selectedRun === run.id}
