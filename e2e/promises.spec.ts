@@ -185,6 +185,7 @@ for (const [name, size] of Object.entries({
 			for (let i = 0; i < (await parts.count()); i++) {
 				await parts.nth(i).click();
 				await expect(parts.nth(i)).toHaveAttribute('aria-current', 'page');
+				await expect(parts.nth(i)).toBeInViewport({ ratio: 0.9 });
 				expect(
 					await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
 					`${stage}, ${await parts.nth(i).innerText()}`

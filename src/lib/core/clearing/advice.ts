@@ -1,4 +1,4 @@
-import { dayOf, type Decision, type Home } from '../model';
+import { dayOf, type Decision, type Home, type Verdict } from '../model';
 import { RULES, type Advice, type AdviceContext } from './advice-rules';
 
 /** Finds the last decision on a lot that went against advice of a code. */
@@ -33,3 +33,7 @@ export function adviseLot(context: AdviceContext): Advice[] {
 		})
 		.sort((a, b) => rank(b) - rank(a));
 }
+
+/** What the advice on a lot comes to: that of its first piece, unless it was overruled before; else to keep it. */
+export const advisedVerdict = (advice: readonly Advice[]): Verdict =>
+	advice[0] && !advice[0].overruled ? advice[0].verdict : 'keep';

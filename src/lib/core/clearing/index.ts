@@ -11,7 +11,7 @@ export {
 	type CodeIssue,
 	type CodeResult
 } from './parse-code';
-export { adviseLot } from './advice';
+export { adviseLot, advisedVerdict } from './advice';
 export type { Advice, AdviceCode, AdviceContext } from './advice-rules';
 export { knownThing, takeIn, type TakeIn } from './take-in';
 export {
@@ -66,6 +66,7 @@ export { straysFor, type Stray } from './strays';
 export {
 	FIT_MM,
 	matchHome,
+	joinAlike,
 	matchSets,
 	rimPieces,
 	type NearMiss,

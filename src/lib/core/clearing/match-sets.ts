@@ -155,3 +155,18 @@ export const matchHome = (home: Home): SetMatch => {
 	const { vessels, lids } = rimPieces(home);
 	return matchSets(vessels, lids);
 };
+
+/** Joins pairs of like vessels and like lids into one line each, in the order of the pairs. */
+export function joinAlike(
+	pairs: readonly SetPair[],
+	kindOf: (key: string) => string
+): { readonly pair: SetPair; readonly count: number }[] {
+	const lines = new Map<string, { pair: SetPair; count: number }>();
+	for (const pair of pairs) {
+		const kind = `${kindOf(pair.vessel)}/${kindOf(pair.lid)}`;
+		const line = lines.get(kind);
+		if (line) line.count++;
+		else lines.set(kind, { pair, count: 1 });
+	}
+	return [...lines.values()];
+}

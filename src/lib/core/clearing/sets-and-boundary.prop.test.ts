@@ -3,12 +3,15 @@ import { describe, expect, it } from 'vitest';
 import { bareKitchen, withLines } from '../fixtures/tiny-home';
 import { apply } from '../fixtures/tiny-home';
 import {
+	advisedVerdict,
 	cutAtBoundary,
 	cutPlace,
 	FIT_MM,
+	joinAlike,
 	matchHome,
 	matchSets,
 	wantingOf,
+	type Advice,
 	type BoundaryItem,
 	type RimPiece
 } from '.';
@@ -210,5 +213,38 @@ describe('sets in a place', () => {
 		expect(full.cut.keep.length).toBeLessThan(4);
 		const blind = apply(home, (draft) => void (draft.nooks[nookId]!.inside.widthMm = null));
 		expect(cutPlace(blind, nookId, { stay: new Set(), go: new Set() })).toBeNull();
+	});
+});
+
+describe('pairs of like pieces', () => {
+	it('stand in one line each, and none is lost', () => {
+		fc.assert(
+			fc.property(fc.array(fc.tuple(fc.nat(3), fc.nat(3))), (kinds) => {
+				const pairs = kinds.map(([v, l], i) => ({
+					vessel: `${v}#v${i}`,
+					lid: `${l}#l${i}`,
+					misfitMm: 0
+				}));
+				const lines = joinAlike(pairs, (key) => key.split('#')[0]!);
+				expect(lines.reduce((sum, { count }) => sum + count, 0)).toBe(pairs.length);
+				expect(lines).toHaveLength(new Set(kinds.map(String)).size);
+			}),
+			{ seed: 91 }
+		);
+	});
+});
+
+describe('what advice comes to', () => {
+	const found = {
+		code: 'bulging',
+		verdict: 'discard',
+		strength: 3,
+		facts: {}
+	} as unknown as Advice;
+	it('is the first piece of it, and to keep where there is none or it was overruled before', () => {
+		expect(advisedVerdict([found])).toBe('discard');
+		expect(advisedVerdict([])).toBe('keep');
+		const overruled = { verdict: 'keep', reason: '', on: '2026-01-01' } as const;
+		expect(advisedVerdict([{ ...found, overruled }])).toBe('keep');
 	});
 });

@@ -1,5 +1,6 @@
 import { blankNook, CabinetId, NookId, RunId, type Edit, type Home } from '../model';
-import { bedRunName, type HiddenPlace } from './hidden';
+import { bedRunName } from './hidden-finders';
+import type { HiddenPlace } from './hidden-place';
 import { addShelf } from './shape-edits';
 
 const TIERS = 3;

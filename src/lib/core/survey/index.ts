@@ -60,6 +60,7 @@ export {
 	snapCabinet,
 	snapPoint,
 	snapTo,
+	USUAL_OBSTACLES,
 	type Snapped
 } from './plan-edits';
 export {
@@ -74,15 +75,9 @@ export {
 	type PlanItem
 } from './plan-items';
 export { tapeKey, tapeStep, tapeSteps, type TapeStep } from './tape';
-export {
-	findHidden,
-	fixingsOf,
-	floorGaps,
-	HIDDEN_ROWS,
-	ratedLoadG,
-	widestGap,
-	type HiddenPlace
-} from './hidden';
+export { findHidden, fixingsOf, ratedLoadG } from './hidden';
+export { floorGaps, widestGap } from './hidden-finders';
+export { HIDDEN_ROWS, type HiddenPlace } from './hidden-place';
 export { acceptHidden } from './accept-hidden';
 export { CABINET_FORMS_LIST, type CabinetForm } from './forms';
 export {

@@ -163,6 +163,15 @@ export function moveCabinet(cabinetId: string, offsetMm: number): Edit {
 	};
 }
 
+/** Usual sizes of what one walks round, that a user then corrects, mm. */
+export const USUAL_OBSTACLES: Readonly<Record<Obstacle['kind'], Omit<Obstacle, 'x' | 'y'>>> = {
+	island: { kind: 'island', name: 'Island', widthMm: 1800, depthMm: 900, clearBelowMm: 0 },
+	table: { kind: 'table', name: 'Table', widthMm: 1600, depthMm: 900, clearBelowMm: 700 },
+	bed: { kind: 'bed', name: 'Bed', widthMm: 900, depthMm: 2000, clearBelowMm: 250 },
+	pillar: { kind: 'pillar', name: 'Pillar', widthMm: 300, depthMm: 300, clearBelowMm: 0 },
+	other: { kind: 'other', name: 'Obstacle', widthMm: 600, depthMm: 600, clearBelowMm: 0 }
+};
+
 /** Makes the edit that sets something to walk round into the middle of a room. */
 export function addObstacle(roomId: string, obstacle: Omit<Obstacle, 'x' | 'y'>): Edit {
 	return (draft) => {

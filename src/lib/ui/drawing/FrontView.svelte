@@ -1,9 +1,10 @@
 <script lang="ts">
 	import type { Group, Home, Person, Run } from '$lib/core/model';
-	import { formatLength, formatVolume } from '$lib/core/model';
+	import { formatLength } from '$lib/core/model';
 	import { reachHeights, type HiddenPlace } from '$lib/core/survey';
 	import CabinetTabs from './CabinetTabs.svelte';
-	import { hiddenBoxes } from './hidden-geometry';
+	import FoundPlaces from './FoundPlaces.svelte';
+	import HeightRule from './HeightRule.svelte';
 	import { clipText, frontGeometry, nookWords, type NookBox } from './front-geometry';
 	import NoteTag from './NoteTag.svelte';
 	import { layTags } from './tag-layout';
@@ -78,8 +79,6 @@
 	const RIGHT = $derived(person ? PAD + 120 : PAD);
 	const wide = $derived(view.lengthMm + LEFT + RIGHT);
 	const tall = $derived(view.heightMm + (tabs ? 380 : 210));
-	const marks = $derived(Array.from({ length: Math.ceil(view.heightMm / 100) }, (_, i) => i * 100));
-	const found = $derived(hiddenBoxes(hidden, view, run));
 	const scale = $derived(
 		compactPx
 			? compactPx / tall
@@ -173,23 +172,7 @@
 				text-anchor="end">{band.word}</text
 			>
 		{/each}
-		{#if tabs}
-			<!-- A rule beside the wall: heights above the floor. -->
-			<path
-				class="d-light"
-				d={marks
-					.map((mm) => `M${-LEFT} ${view.heightMm - mm}h${mm % 500 ? font(5) : font(10)}`)
-					.join('')}
-			/>
-			{#each marks.filter((mm) => mm % 500 === 0 && mm > 0) as mm (mm)}
-				<text
-					class="d-measure"
-					x={-LEFT + font(12)}
-					y={view.heightMm - mm + font(4)}
-					font-size={font(10.5)}>{formatLength(mm, home.units).replace(/ mm$/, '')}</text
-				>
-			{/each}
-		{/if}
+		{#if tabs}<HeightRule heightMm={view.heightMm} xMm={-LEFT} units={home.units} {font} />{/if}
 		<line
 			x1={-PAD}
 			x2={view.lengthMm + PAD}
@@ -360,29 +343,7 @@
 				{/if}
 			{/if}
 		{/each}
-		{#each found as box (box.place.key)}
-			<g
-				class="found"
-				class:chosen={chosenHidden === box.place.key}
-				role="button"
-				tabindex="0"
-				aria-label="Found: {box.place.where}, {formatVolume(box.place.gainMl)}"
-				aria-pressed={chosenHidden === box.place.key}
-				onclick={() => onhidden?.(box.place)}
-				onkeydown={(event) => keys(event, () => onhidden?.(box.place))}
-			>
-				<rect x={box.x} y={box.y} width={box.w} height={box.h} />
-				{#if box.h > font(15) && box.w > font(40)}
-					<text
-						x={box.x + box.w / 2}
-						y={box.y + box.h / 2 + font(4)}
-						font-size={font(11.5)}
-						text-anchor="middle"
-						>{clipText(`+${formatVolume(box.place.gainMl)}`, box.w, font(12))}</text
-					>
-				{/if}
-			</g>
-		{/each}
+		<FoundPlaces places={hidden} {view} {run} {font} chosen={chosenHidden} onchoose={onhidden} />
 		{#if tabs}<CabinetTabs {view} {tabs} {font} />{/if}
 	</svg>
 </div>
@@ -397,31 +358,6 @@
 		width: auto;
 		flex: none;
 		overflow: visible;
-	}
-	.found {
-		cursor: pointer;
-	}
-	.found rect {
-		fill: transparent;
-		stroke: var(--color-primary);
-		stroke-width: 1.6px;
-		stroke-dasharray: 6 4;
-		vector-effect: non-scaling-stroke;
-	}
-	.found text {
-		paint-order: stroke;
-		stroke: var(--color-base-100);
-		stroke-width: 4px;
-		vector-effect: non-scaling-stroke;
-		fill: var(--color-primary);
-		font-family: var(--font-mono);
-		font-weight: 700;
-	}
-	.found:hover rect,
-	.found.chosen rect,
-	.found:focus-visible rect {
-		fill: color-mix(in oklab, var(--color-primary) 18%, transparent);
-		stroke-width: 2.6px;
 	}
 	.nook {
 		cursor: pointer;

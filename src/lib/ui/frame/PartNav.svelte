@@ -10,10 +10,17 @@
 	let { label, base, parts }: Props = $props();
 	const here = $derived(page.url.pathname.replace(/\/$/, ''));
 	const address = (path: string) => (path ? `${base}/${path}` : base);
+	let nav = $state<HTMLElement>();
+	$effect(() => {
+		// On a phone the part at hand may lie beyond the edge.
+		const current = here && nav?.querySelector<HTMLElement>('[aria-current]');
+		if (nav && current)
+			nav.scrollLeft = current.offsetLeft - (nav.clientWidth - current.offsetWidth) / 2;
+	});
 </script>
 
 <!-- The parts of a stage, as tabs cut into the edge of a folder. -->
-<nav class="parts no-print" aria-label={label}>
+<nav class="parts no-print" aria-label={label} bind:this={nav}>
 	{#each parts as part (part.path)}
 		<a href={address(part.path)} aria-current={here === address(part.path) ? 'page' : undefined}
 			>{part.name}{#if part.count}<span class="measure count">{part.count}</span>{/if}</a
@@ -23,6 +30,7 @@
 
 <style>
 	.parts {
+		position: relative;
 		display: flex;
 		gap: 0.1rem;
 		margin: 0 -1rem 0.9rem;

@@ -5,6 +5,7 @@
 	import { addPerson, addPet, changePerson, removePerson, removePet } from '$lib/core/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
+	import CheckField from '$lib/ui/forms/CheckField.svelte';
 	import LengthField from '$lib/ui/forms/LengthField.svelte';
 	import MassField from '$lib/ui/forms/MassField.svelte';
 
@@ -56,46 +57,34 @@
 					></label
 				>
 			</div>
-			<label class="flex min-h-11 items-center gap-2"
-				><input
-					type="checkbox"
-					class="size-5"
-					checked={person.limits.noClimb}
-					onchange={(event) =>
-						store.edit(
-							`climbing of ${person.name}`,
-							changePerson(person.id, {
-								limits: { ...person.limits, noClimb: event.currentTarget.checked }
-							})
-						)}
-				/>May not climb</label
-			>
-			<label class="flex min-h-11 items-center gap-2"
-				><input
-					type="checkbox"
-					class="size-5"
-					checked={person.limits.noAboveShoulder}
-					onchange={(event) =>
-						store.edit(
-							`lifting of ${person.name}`,
-							changePerson(person.id, {
-								limits: { ...person.limits, noAboveShoulder: event.currentTarget.checked }
-							})
-						)}
-				/>Lifts nothing above the shoulder</label
-			>
-			<label class="flex min-h-11 items-center gap-2"
-				><input
-					type="checkbox"
-					class="size-5"
-					checked={person.visits}
-					onchange={(event) =>
-						store.edit(
-							`visits of ${person.name}`,
-							changePerson(person.id, { visits: event.currentTarget.checked })
-						)}
-				/>Only visits</label
-			>
+			<CheckField
+				label="May not climb"
+				checked={person.limits.noClimb}
+				onchange={(on) =>
+					store.edit(
+						`climbing of ${person.name}`,
+						changePerson(person.id, {
+							limits: { ...person.limits, noClimb: on }
+						})
+					)}
+			/>
+			<CheckField
+				label="Lifts nothing above the shoulder"
+				checked={person.limits.noAboveShoulder}
+				onchange={(on) =>
+					store.edit(
+						`lifting of ${person.name}`,
+						changePerson(person.id, {
+							limits: { ...person.limits, noAboveShoulder: on }
+						})
+					)}
+			/>
+			<CheckField
+				label="Only visits"
+				checked={person.visits}
+				onchange={(on) =>
+					store.edit(`visits of ${person.name}`, changePerson(person.id, { visits: on }))}
+			/>
 			<div class="grid grid-cols-1 gap-2 sm:grid-cols-3">
 				<MassField
 					label="{person.name} lifts at most"

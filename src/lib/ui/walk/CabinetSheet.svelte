@@ -2,13 +2,7 @@
 	import Copy from '@lucide/svelte/icons/copy';
 	import Rows3 from '@lucide/svelte/icons/rows-3';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
-	import {
-		CLIMATE_TAGS,
-		formatVolume,
-		STATION_KINDS,
-		type Cabinet,
-		type StationKind
-	} from '$lib/core/model';
+	import { formatVolume, STATION_KINDS, type Cabinet, type StationKind } from '$lib/core/model';
 	import {
 		duplicateCabinet,
 		levelShelves,
@@ -18,9 +12,10 @@
 		spaceTotals,
 		standingPoint
 	} from '$lib/core/survey';
-	import { CLIMATE_WORDS } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
+	import CheckField from '$lib/ui/forms/CheckField.svelte';
+	import ClimateField from '$lib/ui/forms/ClimateField.svelte';
 	import LengthField from '$lib/ui/forms/LengthField.svelte';
 
 	interface Props {
@@ -126,19 +121,14 @@
 			></label
 		>
 	</div>
-	<label class="mt-2 flex min-h-11 items-center gap-2"
-		><input
-			type="checkbox"
-			class="size-5"
-			checked={cabinet.shelves !== null}
-			onchange={(event) =>
-				set('shelves', {
-					shelves: event.currentTarget.checked
-						? { pitchMm: 32, firstHoleMm: 64, thicknessMm: 18 }
-						: null
-				})}
-		/>Shelves on pegs can be moved</label
-	>
+	<CheckField
+		label="Shelves on pegs can be moved"
+		checked={cabinet.shelves !== null}
+		onchange={(on) =>
+			set('shelves', {
+				shelves: on ? { pitchMm: 32, firstHoleMm: 64, thicknessMm: 18 } : null
+			})}
+	/>
 	{#if cabinet.shelves}
 		{@const pegs = cabinet.shelves}
 		<div class="grid grid-cols-3 gap-2">
@@ -152,33 +142,14 @@
 			{/each}
 		</div>
 	{/if}
-	<label class="flex min-h-11 items-center gap-2"
-		><input
-			type="checkbox"
-			class="size-5"
-			checked={cabinet.lockable}
-			onchange={(event) => set('lock', { lockable: event.currentTarget.checked })}
-		/>Has a lock or child catch</label
-	>
+	<CheckField
+		label="Has a lock or child catch"
+		checked={cabinet.lockable}
+		onchange={(on) => set('lock', { lockable: on })}
+	/>
 	<details open={cabinet.climate.length > 0}>
 		<summary class="min-h-9 cursor-pointer">Climate</summary>
-		{#each CLIMATE_TAGS as tag (tag)}
-			<label class="flex min-h-11 items-center gap-2"
-				><input
-					type="checkbox"
-					class="size-5"
-					checked={cabinet.climate.includes(tag)}
-					onchange={(event) => {
-						const on = event.currentTarget.checked;
-						set('climate', {
-							climate: CLIMATE_TAGS.filter((each) =>
-								each === tag ? on : cabinet.climate.includes(each)
-							)
-						});
-					}}
-				/>{CLIMATE_WORDS[tag]}</label
-			>
-		{/each}
+		<ClimateField value={cabinet.climate} onchange={(climate) => set('climate', { climate })} />
 	</details>
 	<div class="mt-2 mb-2 flex items-end gap-2">
 		<label class="flex-1 text-sm font-semibold"

@@ -1,8 +1,10 @@
 <script lang="ts">
-	import { CLIMATE_TAGS, FIXINGS, type Fixings, type Nook } from '$lib/core/model';
+	import { FIXINGS, type Fixings, type Nook } from '$lib/core/model';
 	import { climateTags, fixingsOf, placeOfNook } from '$lib/core/survey';
-	import { CLIMATE_WORDS, FIXING_WORDS } from '$lib/messages/survey';
+	import { FIXING_WORDS } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
+	import CheckField from '$lib/ui/forms/CheckField.svelte';
+	import ClimateField from '$lib/ui/forms/ClimateField.svelte';
 	import MassField from '$lib/ui/forms/MassField.svelte';
 
 	let { nookId }: { nookId: string } = $props();
@@ -73,23 +75,16 @@
 					>{/each}
 			</select></label
 		>
-		<label class="flex min-h-11 items-center gap-2"
-			><input
-				type="checkbox"
-				class="size-5"
-				checked={nook.locked}
-				onchange={(event) => set('lock', { locked: event.currentTarget.checked })}
-			/>Has a lock or catch of its own</label
-		>
-		<label class="flex min-h-11 items-center gap-2"
-			><input
-				type="checkbox"
-				class="size-5"
-				checked={nook.tags.includes('plain-sight')}
-				onchange={(event) =>
-					set('sight', { tags: toggle(nook.tags, 'plain-sight', event.currentTarget.checked) })}
-			/>In plain sight</label
-		>
+		<CheckField
+			label="Has a lock or catch of its own"
+			checked={nook.locked}
+			onchange={(on) => set('lock', { locked: on })}
+		/>
+		<CheckField
+			label="In plain sight"
+			checked={nook.tags.includes('plain-sight')}
+			onchange={(on) => set('sight', { tags: toggle(nook.tags, 'plain-sight', on) })}
+		/>
 		<details open={nook.climate.length > 0}>
 			<summary class="min-h-9 cursor-pointer"
 				>Climate{climateTags(place).length
@@ -99,17 +94,7 @@
 			{#if outer.length}<p class="soft text-sm">
 					From its cabinet and room: {outer.join(', ')}.
 				</p>{/if}
-			{#each CLIMATE_TAGS as tag (tag)}
-				<label class="flex min-h-11 items-center gap-2"
-					><input
-						type="checkbox"
-						class="size-5"
-						checked={nook.climate.includes(tag)}
-						onchange={(event) =>
-							set('climate', { climate: toggle(nook.climate, tag, event.currentTarget.checked) })}
-					/>{CLIMATE_WORDS[tag]}</label
-				>
-			{/each}
+			<ClimateField value={nook.climate} onchange={(climate) => set('climate', { climate })} />
 		</details>
 	</section>
 {/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
-	import { CLIMATE_TAGS, OBSTACLE_KINDS, type Edit, type Obstacle } from '$lib/core/model';
+	import { OBSTACLE_KINDS, type Edit, type Obstacle } from '$lib/core/model';
 	import {
 		addCorner,
 		addDoor,
@@ -21,13 +21,15 @@
 		runAxes,
 		setDoorWidth,
 		setWallLength,
+		USUAL_OBSTACLES,
 		type PlanItem
 	} from '$lib/core/survey';
 	import { STATION_KINDS, type StationKind } from '$lib/core/model';
-	import { CLIMATE_WORDS, planItemText } from '$lib/messages/survey';
+	import { planItemText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import type { PlanDrag } from '$lib/state/plan-drag.svelte';
+	import ClimateField from '$lib/ui/forms/ClimateField.svelte';
 	import LengthField from '$lib/ui/forms/LengthField.svelte';
 
 	let { item, drag }: { item: PlanItem; drag: PlanDrag } = $props();
@@ -46,13 +48,6 @@
 					.length
 			: 0
 	);
-	const USUAL: Record<Obstacle['kind'], Omit<Obstacle, 'x' | 'y'>> = {
-		island: { kind: 'island', name: 'Island', widthMm: 1800, depthMm: 900, clearBelowMm: 0 },
-		table: { kind: 'table', name: 'Table', widthMm: 1600, depthMm: 900, clearBelowMm: 700 },
-		bed: { kind: 'bed', name: 'Bed', widthMm: 900, depthMm: 2000, clearBelowMm: 250 },
-		pillar: { kind: 'pillar', name: 'Pillar', widthMm: 300, depthMm: 300, clearBelowMm: 0 },
-		other: { kind: 'other', name: 'Obstacle', widthMm: 600, depthMm: 600, clearBelowMm: 0 }
-	};
 	let kind = $state<Obstacle['kind']>('island');
 	let station = $state<StationKind>('hob');
 	const edit = (words: string, change: Edit) => store.edit(words, change);
@@ -116,25 +111,14 @@
 		</div>
 		<fieldset>
 			<legend class="text-sm font-semibold">What the room does to food</legend>
-			{#each CLIMATE_TAGS as tag (tag)}
-				<label class="flex min-h-11 items-center gap-2"
-					><input
-						type="checkbox"
-						class="size-5"
-						checked={room.climate.includes(tag)}
-						onchange={(event) => {
-							const on = event.currentTarget.checked;
-							edit(`climate of ${name}`, (draft) => {
-								const target = draft.rooms[room.id];
-								if (target)
-									target.climate = CLIMATE_TAGS.filter((each) =>
-										each === tag ? on : target.climate.includes(each)
-									);
-							});
-						}}
-					/>{CLIMATE_WORDS[tag]}</label
-				>
-			{/each}
+			<ClimateField
+				value={room.climate}
+				onchange={(climate) =>
+					edit(`climate of ${name}`, (draft) => {
+						const target = draft.rooms[room.id];
+						if (target) target.climate = climate;
+					})}
+			/>
 		</fieldset>
 		<div class="flex items-end gap-2">
 			<label class="flex-1 text-sm font-semibold"
@@ -146,7 +130,7 @@
 				class="tool"
 				onclick={() => {
 					const index = room.obstacles.length;
-					edit(`${kind} in ${name}`, addObstacle(room.id, USUAL[kind]));
+					edit(`${kind} in ${name}`, addObstacle(room.id, USUAL_OBSTACLES[kind]));
 					drag.choose({ kind: 'obstacle', id: room.id, index });
 				}}><Plus size={18} />Put it in</button
 			>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import {
 		adviseLot,
+		advisedVerdict,
 		backPlace,
 		changeLeaving,
 		cutPlace,
@@ -148,10 +149,7 @@
 	}
 	/** What nothing speaks against: it can be kept in one go. */
 	const plain = $derived(
-		queue.filter((lot) => {
-			const first = advices.get(lot.id)?.[0];
-			return open.has(lot.id) && (!first || !!first.overruled || first.verdict === 'keep');
-		})
+		queue.filter((lot) => open.has(lot.id) && advisedVerdict(advices.get(lot.id) ?? []) === 'keep')
 	);
 	function keepRest() {
 		const at = now();
@@ -183,9 +181,8 @@
 			return keepRest();
 		}
 		// Enter takes the advice, where it does not press a button.
-		const takes = event.key === 'Enter' && !target.closest('a, button, summary');
-		const advised = advice[0] && !advice[0].overruled ? advice[0].verdict : 'keep';
-		const verdict = takes ? advised : VERDICT_KEYS[event.key.toLowerCase()];
+		const takes = event.key === 'Enter' && !target.closest('a, button, summary, [role=button]');
+		const verdict = takes ? advisedVerdict(advice) : VERDICT_KEYS[event.key.toLowerCase()];
 		if (!verdict || !current) return;
 		event.preventDefault();
 		choose(verdict);
@@ -376,8 +373,7 @@
 			{#each Object.values(VERDICT_KEYS) as verdict (verdict)}
 				<button
 					class="tool justify-start"
-					class:tool-now={verdict ===
-						(advice[0] && !advice[0].overruled ? advice[0].verdict : 'keep')}
+					class:tool-now={verdict === advisedVerdict(advice)}
 					onclick={() => choose(verdict)}
 					aria-keyshortcuts={KEY_OF[verdict]}
 					><kbd>{KEY_OF[verdict].toUpperCase()}</kbd>{VERDICT_WORDS[verdict]}</button

@@ -1,5 +1,12 @@
 <script lang="ts">
-	import { decide, FIT_MM, matchHome, rimPieces, type RimPiece } from '$lib/core/clearing';
+	import {
+		decide,
+		FIT_MM,
+		joinAlike,
+		matchHome,
+		rimPieces,
+		type RimPiece
+	} from '$lib/core/clearing';
 	import { formatLength, type Thing } from '$lib/core/model';
 	import { now } from '$lib/state/clock';
 	import { getHomeStore } from '$lib/state/context';
@@ -17,6 +24,7 @@
 	const byKey = $derived(
 		new Map([...pieces.vessels, ...pieces.lids].map((piece) => [piece.key, piece]))
 	);
+	const pairs = $derived(joinAlike(match.pairs, (key) => pieces.lotOf.get(key)?.thing.id ?? key));
 	const nameOf = (key: string) => pieces.lotOf.get(key)?.thing.name ?? '';
 	/** Kinds of things that come with a lid. */
 	const LIDDED: ReadonlySet<string> = new Set([
@@ -89,14 +97,17 @@
 	</p>
 	{#if match.pairs.length}
 		<ul class="pairs" aria-label="Pairs">
-			{#each match.pairs as pair (pair.vessel)}
+			{#each pairs as { pair, count } (pair.vessel)}
 				{@const vessel = byKey.get(pair.vessel)}
 				{@const lid = byKey.get(pair.lid)}
 				<li>
 					{#if vessel && lid}<RimPair {vessel} {lid} />{/if}
 					<span
-						><b>{nameOf(pair.vessel)}</b> with <b>{nameOf(pair.lid)}</b><br /><span
-							class="soft measure">{vessel ? rimText(vessel) : ''}, off by {pair.misfitMm} mm</span
+						>{#if count > 1}<span class="measure">{count} ×</span>{' '}{/if}<b
+							>{nameOf(pair.vessel)}</b
+						>
+						with <b>{nameOf(pair.lid)}</b><br /><span class="soft measure"
+							>{vessel ? rimText(vessel) : ''}, off by {pair.misfitMm} mm</span
 						></span
 					>
 				</li>

@@ -228,7 +228,7 @@
 	@media (max-width: 640px) {
 		.row {
 			display: grid;
-			grid-template-columns: 6.8rem minmax(0, 1fr);
+			grid-template-columns: 8rem minmax(0, 1fr);
 			gap: 0.1rem 0.6rem;
 		}
 	}
