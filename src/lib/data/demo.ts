@@ -2,7 +2,9 @@ import house from '../../../data/demo/house.json';
 import stock from '../../../data/demo/stock.json';
 import {
 	addDays,
+	blankGroup,
 	blankNook,
+	blankThing,
 	categoryOf,
 	Home,
 	makeHome,
@@ -108,11 +110,10 @@ function thingOf(row: StockRow, parsed: ParsedThing): Thing {
 		needs: [...category.needs],
 		hazards: [...category.hazards, ...((row.hazards ?? []) as Thing['hazards'])],
 		lifeKey: words.get('l') ?? category.lifeKey,
+		...blankThing(),
 		groupId: (row.into ?? row.key) as Thing['groupId'],
 		parPacks: number('par'),
 		priceMinor: number('p'),
-		avoid: false,
-		code: null,
 		rim: rimOf(words.get('rim'))
 	};
 }
@@ -164,7 +165,7 @@ function groupsOf(rows: readonly StockRow[]): Record<string, unknown> {
 	const partners = (key: string) =>
 		house.partners
 			.filter(([from]) => from === key)
-			.map(([, to, weight]) => ({ groupId: to, weight }));
+			.map(([, to, weight]) => ({ groupId: to, weight, why: 'hand' }));
 	return Object.fromEntries(
 		rows
 			.filter((row) => !row.into)
@@ -174,9 +175,9 @@ function groupsOf(rows: readonly StockRow[]): Record<string, unknown> {
 					id: row.key,
 					name: row.name,
 					tag: { code: row.code, hue: row.hue },
-					overrides: { usesPerWeek: null, volumeMl: null },
+					...blankGroup(),
 					partners: partners(row.key),
-					byHand: false
+					why: [{ code: 'category', words: [categoryOf(row.category).name] }]
 				} as unknown as Group
 			])
 	);

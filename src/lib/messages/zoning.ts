@@ -77,6 +77,20 @@ export function softText(code: SoftCode): string {
 			return 'seldom used, in one of the best places';
 		case 'under-sink':
 			return 'under a drain, among the cleaners';
+		case 'child-serves-itself':
+			return 'too high for the child who takes it';
+		case 'allergen-free-low':
+			return 'free of an allergen, and others stand above it';
+		case 'in-sight':
+			return 'plain to look at, and it stands in sight';
+		case 'spares-in-prime':
+			return 'spares, in one of the best places';
+		case 'deep-corner':
+			return 'at the back of a corner or a deep shelf, used every week';
+		case 'two-movements':
+			return 'more than one movement to reach, used every week';
+		case 'towels-far':
+			return 'cloths more than two steps from the water';
 	}
 }
 

@@ -10,6 +10,7 @@ import {
 	type NookId,
 	type Verdict
 } from '../model';
+import { groupOfLots } from '../grouping';
 import { effectiveDate } from '../rotation';
 import type { Advice } from './advice-rules';
 import { dueFor, LEAVING } from './leaving';
@@ -121,8 +122,7 @@ export function undecidedLots(
 
 /** Where a lot moves unless another place is chosen: as the plan in force says for its group. */
 export function planTarget(home: Home, lotId: string): NookId | null {
-	const lot = home.lots[lotId];
-	const groupId = lot && home.things[lot.thingId]?.groupId;
+	const groupId = groupOfLots(home).get(lotId);
 	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
 	return plan?.assignments.find((part) => part.groupId === groupId)?.nookId ?? null;
 }

@@ -1,4 +1,5 @@
 import {
+	blankThing,
 	categoryOf,
 	LotId,
 	ThingId,
@@ -44,12 +45,7 @@ function newThing(line: IntakeLine, id: string): Thing {
 		needs: [...category.needs],
 		hazards: [...category.hazards],
 		lifeKey: category.lifeKey,
-		groupId: null,
-		parPacks: null,
-		priceMinor: null,
-		avoid: false,
-		code: null,
-		rim: null
+		...blankThing()
 	};
 }
 

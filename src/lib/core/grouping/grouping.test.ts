@@ -1,11 +1,44 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
-import { applyEdit } from '../model';
-import { apply, bareKitchen, counter, tinyHome, withLines } from '../fixtures/tiny-home';
-import { allGroupFigures, frontRunMm, holdingsByGroup, moveThing, proposeGroups, tagCode } from '.';
+import { demoHome } from '../../data/demo';
+import { usesPerWeek, type Home, type Person } from '../model';
+import { apply, counter, NOW, tinyHome } from '../fixtures/tiny-home';
+import {
+	allergensOf,
+	allGroupFigures,
+	figureParts,
+	frequencyRows,
+	fewMostUsed,
+	frontRunMm,
+	groupOfLots,
+	holdingsByGroup,
+	householdAllergens,
+	keepSparesApart,
+	keepSparesTogether,
+	moveThings,
+	partStock,
+	setOverride,
+	SPARE_FETCHES,
+	spareOf,
+	SUMMED,
+	tagCode,
+	type SummedFigure
+} from '.';
 
-const figuresOf = (home: ReturnType<typeof tinyHome>, name: string) =>
+const demo = demoHome(NOW);
+const figuresOf = (home: Home, name: string) =>
 	allGroupFigures(home).find((f) => home.groups[f.groupId]!.name === name)!;
+const person = (id: string, allergies: string[] = []) =>
+	({
+		id,
+		name: id.toUpperCase(),
+		statureMm: 1700,
+		ageBand: 'adult',
+		visits: false,
+		limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false },
+		diets: [],
+		allergies
+	}) as unknown as Person;
 
 describe('figures of a group', () => {
 	it('are sums over its things', () => {
@@ -19,13 +52,33 @@ describe('figures of a group', () => {
 		const id = figuresOf(home, 'Cans: vegetables').groupId;
 		const set = apply(
 			home,
-			(draft) => void (draft.groups[id]!.overrides = { usesPerWeek: 9, volumeMl: 1234 })
+			setOverride(id, 'usesPerWeek', 9),
+			setOverride(id, 'tallestMm', 400),
+			setOverride(id, 'stations', [{ kind: 'table', share: 1 }]),
+			setOverride(id, 'needs', ['dark']),
+			setOverride(id, 'hazards', ['sharp']),
+			setOverride(id, 'traits', ['smell']),
+			setOverride(id, 'look', 'show')
 		);
-		expect(figuresOf(set, 'Cans: vegetables')).toMatchObject({
-			usesPerWeek: 9,
-			volumeMl: 1234,
-			overridden: { uses: true, volume: true }
-		});
+		const f = figuresOf(set, 'Cans: vegetables');
+		expect(f).toMatchObject({ usesPerWeek: 9, tallestMm: 400, look: 'show' });
+		expect([...f.stations]).toEqual([['table', 1]]);
+		expect([f.needs, f.hazards, f.traits].map((one) => [...one])).toEqual([
+			['dark'],
+			['sharp'],
+			['smell']
+		]);
+		expect([...f.overridden].sort()).toEqual([
+			'hazards',
+			'look',
+			'needs',
+			'stations',
+			'tallestMm',
+			'traits',
+			'usesPerWeek'
+		]);
+		const back = apply(set, setOverride(id, 'tallestMm', null));
+		expect(figuresOf(back, 'Cans: vegetables').tallestMm).toBe(110);
 	});
 	it('count logged uses rather than the class', () => {
 		const home = tinyHome();
@@ -37,20 +90,37 @@ describe('figures of a group', () => {
 		const home = tinyHome();
 		const [a] = figuresOf(home, 'Everyday dishes').things;
 		const own = apply(home, (draft) => {
-			draft.people['p'] = {
-				id: 'p',
-				name: 'P',
-				statureMm: 1700,
-				ageBand: 'adult',
-				visits: false,
-				limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false },
-				diets: [],
-				allergies: []
-			} as never;
+			draft.people['p'] = person('p');
 			draft.things[a!.id]!.userIds = ['p' as never];
 		});
 		expect(figuresOf(own, 'Everyday dishes').userIds).toEqual(['p']);
+		expect([...figuresOf(own, 'Everyday dishes').usesBy]).toEqual([['p', 7]]);
 		expect(figuresOf(own, 'Cutlery').userIds).toEqual([]);
+		expect([...figuresOf(own, 'Cutlery').usesBy.keys()]).toEqual(['']);
+	});
+	it('share the uses among the people and lose none', () => {
+		for (const f of allGroupFigures(demo)) {
+			const sum = [...f.usesBy.values()].reduce((total, uses) => total + uses, 0);
+			expect(sum).toBeCloseTo(f.usesPerWeek);
+		}
+	});
+	it('say how each is made: the parts of its things make it up', () => {
+		const holdings = holdingsByGroup(demo);
+		for (const f of allGroupFigures(demo))
+			for (const key of Object.keys(SUMMED) as SummedFigure[]) {
+				const { take, value, parts } = figureParts(holdings.get(f.groupId) ?? [], key);
+				expect(value).toBeCloseTo(f[key]);
+				const made =
+					take === 'sum'
+						? parts.reduce((sum, part) => sum + part.value, 0)
+						: (parts[0]?.value ?? 0);
+				expect(made).toBeCloseTo(f[key]);
+			}
+	});
+	it('take the look of most of what they hold', () => {
+		expect(figuresOf(demo, 'Cleaning').look).toBe('hide');
+		expect(figuresOf(demo, 'Everyday dishes').look).toBe('show');
+		expect(figuresOf(demo, 'Dairy and eggs').look).toBe('either');
 	});
 	it('spread piles over the depth of a shelf', () => {
 		expect(frontRunMm({ piece: { widthMm: 75, depthMm: 75, heightMm: 110 } }, 8)).toBeCloseTo(75);
@@ -59,7 +129,7 @@ describe('figures of a group', () => {
 		const home = tinyHome();
 		const things = Object.keys(home.things);
 		const groups = Object.keys(home.groups);
-		const total = (h: typeof home) => allGroupFigures(h).reduce((sum, f) => sum + f.volumeMl, 0);
+		const total = (h: Home) => allGroupFigures(h).reduce((sum, f) => sum + f.volumeMl, 0);
 		fc.assert(
 			fc.property(
 				fc.array(fc.tuple(fc.constantFrom(...things), fc.constantFrom(...groups)), {
@@ -67,7 +137,7 @@ describe('figures of a group', () => {
 				}),
 				(moves) => {
 					const moved = moves.reduce(
-						(now, [thing, group]) => apply(now, moveThing(thing, group)),
+						(now, [thing, group]) => apply(now, moveThings([thing], group)),
 						home
 					);
 					expect(total(moved)).toBeCloseTo(total(home));
@@ -78,29 +148,113 @@ describe('figures of a group', () => {
 	});
 });
 
-describe('proposing groups', () => {
-	it('gives every loose thing the group of its category', () => {
-		const home = tinyHome();
-		expect(holdingsByGroup(home).get(null)).toBeUndefined();
-		expect(Object.values(home.groups).map((g) => g.name)).toContain('Dairy');
-		expect(new Set(Object.values(home.groups).map((g) => g.tag.code)).size).toBe(
-			Object.keys(home.groups).length
+describe('allergens', () => {
+	const of = (name: string, allergens: Parameters<typeof allergensOf>[0]['allergens'] = null) =>
+		allergensOf({ name, category: 'food.snacks', allergens });
+	it('are read from a name, and what is free of one does not hold it', () => {
+		expect(of('sesame-free bread sticks')).toEqual({ contains: ['gluten'], freeFrom: ['sesame'] });
+		expect(of('Gluten free penne').contains).toEqual([]);
+		expect(of('tahini').contains).toEqual(['sesame']);
+		expect(of('coconut milk').contains).toEqual([]);
+		expect(of('eggs').contains).toEqual(['egg']);
+	});
+	it('give way to what was said by hand', () =>
+		expect(of('bread sticks', { contains: [], freeFrom: ['Gluten '] })).toEqual({
+			contains: [],
+			freeFrom: ['gluten']
+		}));
+	it('are none where nothing is eaten', () =>
+		expect(allergensOf({ name: 'fish slice', category: 'kitchen.tools', allergens: null })).toEqual(
+			{ contains: [], freeFrom: [] }
+		));
+	it('matter only where somebody must avoid them', () => {
+		expect(householdAllergens(demo)).toEqual(['sesame']);
+		expect(figuresOf(demo, 'Oils and vinegar').allergens.contains).toEqual(['sesame']);
+		expect(figuresOf(demo, 'Sesame-free box').allergens.freeFrom).toEqual(['sesame']);
+		const nobody = apply(demo, (draft) => {
+			for (const one of Object.values(draft.people)) one.allergies = [];
+		});
+		expect(figuresOf(nobody, 'Oils and vinegar').allergens.contains).toEqual([]);
+	});
+});
+
+describe('back stock', () => {
+	const id = 'cans-veg';
+	const apart = apply(demo, keepSparesApart(id, 'spares', counter('lot')));
+	it('parts what is in use from the spares, and loses no lot', () => {
+		fc.assert(
+			fc.property(
+				fc.subarray(Object.values(demo.lots), { minLength: 1, maxLength: 12 }),
+				(lots) => {
+					const { inUse, spare } = partStock(lots);
+					expect(inUse.length).toBeGreaterThan(0);
+					expect([...inUse, ...spare].map((lot) => lot.id).sort()).toEqual(
+						lots.map((lot) => lot.id).sort()
+					);
+					const isOpen = (lot: (typeof lots)[number]) =>
+						lot.states.includes('open') || lot.dates.openedOn !== null;
+					expect(spare.some(isOpen)).toBe(false);
+				}
+			),
+			{ seed: 52, numRuns: 60 }
 		);
 	});
-	it('never undoes a choice made by hand', () => {
-		const home = tinyHome();
-		const thing = Object.values(home.things).find((t) => t.name === 'penne')!;
-		const dairy = Object.values(home.groups).find((g) => g.name === 'Dairy')!;
-		const moved = apply(home, moveThing(thing.id, dairy.id));
-		const more = withLines(moved, ['1 rice']);
-		const proposed = apply(more, proposeGroups(counter('h')));
-		expect(proposed.things[thing.id]!.groupId).toBe(dairy.id);
-		expect(proposed.groups[dairy.id]!.byHand).toBe(true);
+	it('keeps every pack once, in one group or the other', () => {
+		const of = (home: Home, group: string) =>
+			allGroupFigures(home).find((f) => f.groupId === group)!;
+		expect(of(apart, id).pieces + of(apart, 'spares').pieces).toBe(of(demo, id).pieces);
+		expect(of(apart, 'spares').pieces).toBeGreaterThan(0);
+		expect(of(apart, 'spares').usesPerWeek).toBeCloseTo(
+			of(apart, 'spares').things.reduce((sum, t) => sum + usesPerWeek(t) * SPARE_FETCHES, 0)
+		);
+		const lots = groupOfLots(apart);
+		expect(lots.size).toBe(
+			Object.values(apart.lots).filter((l) => l.count > 0 && apart.things[l.thingId]!.groupId)
+				.length
+		);
 	});
-	it('does nothing when nothing is loose', () => {
-		expect(applyEdit(tinyHome(), proposeGroups(counter('h'))).patches).toEqual([]);
+	it('shares its stations with what it is the stock of', () => {
+		const f = allGroupFigures(apart).find((one) => one.groupId === 'spares')!;
+		expect(f.stockOf).toBe(id);
+		expect([...f.stations.keys()].sort()).toEqual(['hob', 'worktop']);
 	});
-	it('finds a code that is free, for any number of names', () => {
+	it('takes no things of its own, and only one group keeps spares of another', () => {
+		const thing = Object.values(demo.things).find((t) => t.groupId === 'snacks')!;
+		expect(apply(apart, moveThings([thing.id], 'spares'))).toBe(apart);
+		expect(apply(apart, keepSparesApart(id, 'more', counter('x')))).toBe(apart);
+		expect(apply(apart, keepSparesApart('spares', 'more', counter('x')))).toBe(apart);
+	});
+	it('goes back beside what is in use', () => {
+		const back = apply(apart, keepSparesTogether(id));
+		expect(spareOf(back, id)).toBeUndefined();
+		const pieces = (home: Home) => allGroupFigures(home).reduce((sum, f) => sum + f.pieces, 0);
+		expect(pieces(back)).toBe(pieces(demo));
+	});
+});
+
+describe('the frequency chart', () => {
+	it('runs from the most used to the least, and ends at all of it', () => {
+		const rows = frequencyRows(allGroupFigures(demo), 'litres');
+		for (let i = 1; i < rows.length; i++) {
+			expect(rows[i]!.usesPerWeek).toBeLessThanOrEqual(rows[i - 1]!.usesPerWeek);
+			expect(rows[i]!.usesSoFar).toBeGreaterThanOrEqual(rows[i - 1]!.usesSoFar);
+		}
+		expect(rows.at(-1)).toMatchObject({
+			usesSoFar: expect.closeTo(1),
+			sizeSoFar: expect.closeTo(1)
+		});
+	});
+	it('counts the few that make most fetches', () => {
+		const rows = [0.5, 0.8, 1].map((usesSoFar) => ({ usesSoFar }) as never);
+		expect(fewMostUsed(rows, 0.5)).toBe(1);
+		expect(fewMostUsed(rows, 0.6)).toBe(2);
+		expect(fewMostUsed(rows, 1)).toBe(3);
+		expect(frequencyRows([], 'pieces')).toEqual([]);
+	});
+});
+
+describe('the code of a tag', () => {
+	it('is free, for any number of names', () => {
 		const taken = new Set<string>();
 		for (let i = 0; i < 200; i++) {
 			const code = tagCode('Bread and butter', taken);
@@ -109,8 +263,5 @@ describe('proposing groups', () => {
 			taken.add(code);
 		}
 		expect(tagCode('Ütz', new Set())).toMatch(/^[A-Z]{2}$/);
-	});
-	it('leaves a home without things without groups', () => {
-		expect(allGroupFigures(apply(bareKitchen(), proposeGroups(counter('h'))))).toEqual([]);
 	});
 });

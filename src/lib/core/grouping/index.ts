@@ -1,11 +1,45 @@
 export {
 	allGroupFigures,
+	figureParts,
 	frontRunMm,
 	groupFigures,
-	holdingsByGroup,
 	PILE_MM,
 	ROW_DEPTH_MM,
+	SPARE_FETCHES,
+	SUMMED,
+	type FigurePart,
 	type GroupFigures,
-	type Holding
+	type SummedFigure
 } from './aggregate';
-export { moveThing, proposeGroups, tagCode } from './propose';
+export { allergensOf, householdAllergens, type Allergens } from './allergens';
+export {
+	addGroup,
+	groupChanges,
+	looseChanges,
+	tagCode,
+	takeChanges,
+	type GroupChange
+} from './changes';
+export {
+	joinGroups,
+	keepSparesApart,
+	keepSparesTogether,
+	moveThings,
+	releaseGroup,
+	renameGroup,
+	setOverride,
+	setPartner,
+	spareOf,
+	splitOff
+} from './edits';
+export { fewMostUsed, frequencyRows, type FrequencyRow } from './frequency';
+export { findKits, type Kit } from './kits';
+export {
+	partnerChanges,
+	partnersNow,
+	proposePartners,
+	takePartners,
+	type PartnerPair
+} from './partners';
+export { proposeGroups, type ProposedGroup } from './propose';
+export { groupOfLots, holdingsByGroup, partStock, type Holding } from './stock';

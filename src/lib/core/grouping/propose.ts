@@ -1,61 +1,271 @@
-import { categoryOf, GroupId, type Edit, type Home } from '../model';
-import { holdingsByGroup } from './aggregate';
+import { memoOn, type GroupReason, type Home, type Thing } from '../model';
+import { baseAboveFloorMm, climateOf, nooksInOrder, usableSpace } from '../survey';
+import { allergensOf, householdAllergens } from './allergens';
+import {
+	cardOf,
+	filled,
+	isSliver,
+	join,
+	nearestKin,
+	type Bucket,
+	type Card,
+	type Cold
+} from './buckets';
+import { findKits } from './kits';
+import { holdingsByGroup } from './stock';
 
-const HUES = 12;
+/** A group as it is proposed, with why. */
+export interface ProposedGroup {
+	/** The group that it carries on; null: a new one. */
+	readonly groupId: string | null;
+	readonly name: string;
+	/** Ids of its things, sorted. */
+	readonly thingIds: readonly string[];
+	readonly why: readonly GroupReason[];
+}
 
-/** Makes a two-letter code for a name that none of `taken` uses: initials first, then letters, then digits. */
-export function tagCode(name: string, taken: ReadonlySet<string>): string {
-	const letters = name.toUpperCase().replace(/[^A-Z]/g, '') || 'XX';
-	const initials = name
-		.toUpperCase()
-		.split(/[^A-Z]+/)
-		.filter(Boolean)
-		.map((word) => word[0]!);
-	const tries: string[] = initials.length > 1 ? [initials[0]! + initials[1]!] : [];
-	for (let i = 1; i < letters.length; i++) tries.push(letters[0]! + letters[i]!);
-	for (let n = 1; n < 10; n++) tries.push(`${letters[0]}${n}`);
-	for (let a = 65; a < 91; a++) for (let b = 65; b < 91; b++) tries.push(String.fromCharCode(a, b));
-	return tries.find((code) => !taken.has(code)) ?? 'ZZ';
+function piecesByThing(home: Home): Map<string, number> {
+	const pieces = new Map<string, number>();
+	for (const holdings of holdingsByGroup(home).values())
+		for (const { thing, pieces: held } of holdings)
+			pieces.set(thing.id, (pieces.get(thing.id) ?? 0) + held);
+	return pieces;
+}
+
+/** Makes a card of each thing that is in stock or was put somewhere by hand; by id. */
+function cardsOf(home: Home): Card[] {
+	const pieces = piecesByThing(home);
+	const avoided = householdAllergens(home);
+	const several = Object.keys(home.people).length > 1;
+	const pets = Object.values(home.pets);
+	const petOf = ({ category, name }: Thing) =>
+		category === 'food.pet' && pets.length > 1
+			? (pets.find((pet) =>
+					[pet.kind, pet.name].some((word) => name.toLowerCase().includes(word.toLowerCase()))
+				)?.id ?? '')
+			: '';
+	return Object.values(home.things)
+		.sort((a, b) => (a.id < b.id ? -1 : 1))
+		.map((thing) =>
+			cardOf(thing, pieces.get(thing.id) ?? 0, {
+				person: several && thing.userIds.length === 1 ? thing.userIds[0]! : '',
+				free: allergensOf(thing).freeFrom.find((name) => avoided.includes(name)) ?? '',
+				pet: petOf(thing)
+			})
+		);
+}
+
+const isFixed = (home: Home, { thing }: Card) =>
+	thing.groupByHand && thing.groupId !== null && !!home.groups[thing.groupId];
+
+const keyOf = ({ category, cold, rule, person, free, pet }: Card) =>
+	[category.code, cold, rule, person, free, pet].join('|');
+
+/** Sorts the free cards by category, climate, hazard, person, diet and pet. */
+function seed(home: Home, cards: readonly Card[]): Bucket[] {
+	const byKey = new Map<string, Card[]>();
+	for (const card of cards) byKey.set(keyOf(card), [...(byKey.get(keyOf(card)) ?? []), card]);
+	const keysOf = new Map<string, number>();
+	for (const [first] of byKey.values())
+		keysOf.set(first!.category.code, (keysOf.get(first!.category.code) ?? 0) + 1);
+	return [...byKey].map(([key, own]) => {
+		const { category, person, free, pet, rule } = own[0]!;
+		const alone = keysOf.get(category.code) === 1;
+		const why: GroupReason[] = [{ code: 'category', words: [category.name] }];
+		const more: string[] = [];
+		const because = (code: GroupReason['code'], word: string) => {
+			why.push({ code, words: [word] });
+			more.push(word);
+		};
+		if (free) because('free-from', free);
+		if (person && !alone) because('person', home.people[person]?.name ?? '');
+		if (pet) because('pet', home.pets[pet]?.name ?? '');
+		if (rule) why.push({ code: 'own-rule', words: [rule] });
+		const label = free ? `${category.name}, ${free}-free` : category.name;
+		const owner = [person && !alone ? home.people[person]?.name : '', pet && home.pets[pet]?.name]
+			.filter(Boolean)
+			.join(', ');
+		return {
+			key,
+			name: owner ? `${label} (${owner})` : label,
+			...filled(own),
+			why,
+			closed: false,
+			groupId: null
+		};
+	});
+}
+
+/** Joins the kits of the free cards; what is in a kit is no longer free. */
+function kitsOf(cards: readonly Card[]): { kits: Bucket[]; rest: Card[] } {
+	const byId = new Map(cards.map((card) => [card.thing.id, card]));
+	const kits = findKits(cards.map(({ thing }) => thing)).map(
+		({ name, lead, parts, stock }): Bucket => ({
+			key: `kit|${name}`,
+			name: `${name} kit`,
+			...filled([lead, ...parts, ...stock].map(({ id }) => byId.get(id)!)),
+			why: [{ code: 'kit', words: [lead.name] }],
+			closed: true,
+			groupId: null
+		})
+	);
+	const taken = new Set(kits.flatMap((kit) => kit.cards));
+	return { kits, rest: cards.filter((card) => !taken.has(card)) };
 }
 
 /**
- * Makes the edit that gives every thing without a group one of its category, made where it is missing.
- * Things that stand in a group, by hand or by an earlier proposal, are left where they are.
+ * Finds where what is free of a key follows what was put by hand: a group that holds more of the key than is free.
+ * One thing moved by hand draws no others after it.
  */
-export function proposeGroups(newId: () => string): Edit {
-	return (draft) => {
-		const loose = holdingsByGroup(draft as Home).get(null) ?? [];
-		const byName = new Map(Object.values(draft.groups).map((group) => [group.name, group.id]));
-		const codes = new Set(Object.values(draft.groups).map((group) => group.tag.code));
-		for (const { thing } of loose) {
-			const { name } = categoryOf(thing.category);
-			let id = byName.get(name);
-			if (!id) {
-				id = GroupId.parse(newId());
-				const code = tagCode(name, codes);
-				codes.add(code);
-				byName.set(name, id);
-				draft.groups[id] = {
-					id,
-					name,
-					tag: { code, hue: Object.keys(draft.groups).length % HUES },
-					overrides: { usesPerWeek: null, volumeMl: null },
-					partners: [],
-					byHand: false
-				};
-			}
-			draft.things[thing.id]!.groupId = id;
+function followed(home: Home, fixed: readonly Card[], bucket: Bucket): string | null {
+	const counts = new Map<string, number>();
+	for (const card of fixed)
+		if (keyOf(card) === bucket.key) {
+			const id = card.thing.groupId!;
+			counts.set(id, (counts.get(id) ?? 0) + 1);
 		}
-	};
+	const [best] = [...counts].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
+	return best && best[1] > bucket.cards.length ? best[0] : null;
 }
 
-/** Makes the edit that moves a thing to another group by hand. */
-export function moveThing(thingId: string, groupId: string): Edit {
-	return (draft) => {
-		const group = draft.groups[groupId];
-		const thing = draft.things[thingId];
-		if (!group || !thing) return;
-		thing.groupId = group.id;
-		group.byHand = true;
-	};
+/** The most that one nook of each climate takes, ml; a climate without a measured nook has no limit known. */
+function largestNooks(home: Home): { most: Map<Cold, number>; count: number } {
+	const most = new Map<Cold, number>();
+	let count = 0;
+	for (const place of nooksInOrder(home)) {
+		const space = usableSpace(place.nook, baseAboveFloorMm(place), home.settings);
+		if (!space.ok || place.nook.tags.includes('use-first')) continue;
+		count++;
+		const climate = climateOf(place.nook);
+		const ml = space.usableMl * home.settings.play.fillShare;
+		most.set(climate, Math.max(most.get(climate) ?? 0, ml));
+	}
+	return { most, count };
 }
+
+/** Cuts a bucket that no nook can hold: the most used things first, as many as one nook takes, then the next. */
+function cut(bucket: Bucket, limitMl: number): Bucket[] {
+	if (bucket.volumeMl <= limitMl || bucket.cards.length < 2) return [bucket];
+	const order = [...bucket.cards].sort(
+		(a, b) => b.uses - a.uses || (a.thing.id < b.thing.id ? -1 : 1)
+	);
+	const parts: Card[][] = [[]];
+	let held = 0;
+	for (const card of order) {
+		const last = parts[parts.length - 1]!;
+		if (last.length && held + card.volumeMl > limitMl) {
+			parts.push([card]);
+			held = card.volumeMl;
+		} else {
+			last.push(card);
+			held += card.volumeMl;
+		}
+	}
+	if (parts.length < 2) return [bucket];
+	return parts.map((cards, i) => ({
+		...bucket,
+		key: `${bucket.key}|${i + 1}`,
+		name: `${bucket.name}, ${i === 0 ? 'often used' : parts.length === 2 ? 'seldom used' : `seldom used ${i}`}`,
+		...filled(cards),
+		closed: true,
+		why: [...bucket.why, { code: i === 0 ? 'often' : 'seldom', words: [] } as const]
+	}));
+}
+
+/** Joins slivers to their nearest sibling, the smallest first; what has none stays as it is. */
+function joinSlivers(buckets: Bucket[]): void {
+	const stuck = new Set<Bucket>();
+	for (;;) {
+		const [small] = buckets
+			.filter((bucket) => isSliver(bucket) && bucket.groupId === null && !stuck.has(bucket))
+			.sort((a, b) => a.volumeMl - b.volumeMl || (a.key < b.key ? -1 : 1));
+		if (!small) return;
+		const kin = nearestKin(buckets, small);
+		if (kin) join(buckets, small, kin, 'sliver');
+		else stuck.add(small);
+	}
+}
+
+/** Joins siblings while there are more groups than nooks, the smallest first. */
+function joinToFit(buckets: Bucket[], limit: number): void {
+	while (buckets.length > limit) {
+		const small = [...buckets]
+			.filter((bucket) => bucket.groupId === null)
+			.sort((a, b) => a.volumeMl - b.volumeMl || (a.key < b.key ? -1 : 1))
+			.find((bucket) => nearestKin(buckets, bucket));
+		if (!small) return;
+		join(buckets, small, nearestKin(buckets, small)!, 'few-nooks');
+	}
+}
+
+/** Gives each bucket the group that already holds most of its things, each group to one bucket. */
+function carryOn(home: Home, buckets: readonly Bucket[]): void {
+	const taken = new Set(buckets.flatMap(({ groupId }) => groupId ?? []));
+	const offers = buckets
+		.filter(({ groupId }) => groupId === null)
+		.flatMap((bucket) => {
+			const counts = new Map<string, number>();
+			for (const { thing } of bucket.cards)
+				if (thing.groupId && home.groups[thing.groupId])
+					counts.set(thing.groupId, (counts.get(thing.groupId) ?? 0) + 1);
+			return [...counts].map(([id, count]) => ({
+				bucket,
+				id,
+				count,
+				named: home.groups[id]!.name === bucket.name
+			}));
+		})
+		.sort(
+			(a, b) =>
+				b.count - a.count ||
+				Number(b.named) - Number(a.named) ||
+				(a.id < b.id ? -1 : a.id > b.id ? 1 : a.bucket.key < b.bucket.key ? -1 : 1)
+		);
+	for (const { bucket, id } of offers)
+		if (bucket.groupId === null && !taken.has(id)) {
+			bucket.groupId = id;
+			taken.add(id);
+		}
+}
+
+/**
+ * Proposes the groups of a home (handbook, chapter 4): kits first, then category with climate, hazard, person, diet
+ * and pet; what no nook can hold is cut, slivers join their nearest sibling, and siblings join while there are more
+ * groups than nooks. What was put into a group by hand stays in it. Every other thing is in just one proposed group.
+ * Deterministic; ties by id. What it proposes does not hang on the groups there are, so that taking all of it leaves
+ * nothing to propose.
+ */
+export const proposeGroups = memoOn(
+	(home) => [
+		home.things,
+		home.lots,
+		home.groups,
+		home.people,
+		home.pets,
+		home.nooks,
+		home.cabinets
+	],
+	(home): readonly ProposedGroup[] => {
+		const cards = cardsOf(home);
+		const fixed = cards.filter((card) => isFixed(home, card));
+		const { kits, rest } = kitsOf(cards.filter((card) => !isFixed(home, card)));
+		const { most, count } = largestNooks(home);
+		const seeds = seed(home, rest);
+		for (const bucket of seeds) bucket.groupId = followed(home, fixed, bucket);
+		const buckets = [...kits, ...seeds].flatMap((bucket) =>
+			bucket.groupId === null && !bucket.closed
+				? cut(bucket, most.get(bucket.cards[0]!.cold) ?? Infinity)
+				: [bucket]
+		);
+		joinSlivers(buckets);
+		const byHand = new Set(fixed.map(({ thing }) => thing.groupId)).size;
+		if (count > 0) joinToFit(buckets, Math.max(1, count - byHand));
+		carryOn(home, buckets);
+		return buckets.map(({ groupId, name, cards: own, why }) => ({
+			groupId,
+			name,
+			thingIds: own.map(({ thing }) => thing.id as string).sort(),
+			why
+		}));
+	}
+);

@@ -52,7 +52,7 @@ describe('the home file', () => {
 		expect(codesOf('')).toEqual(['file-not-json']);
 		expect(codesOf('[]')).toEqual(['file-wrong-type']);
 		expect(codesOf('{"format":"other","version":1}')).toEqual(['file-wrong-type']);
-		expect(codesOf(good.replace('"version":2', '"version":9'))).toEqual(['file-newer']);
+		expect(codesOf(good.replace('"version":3', '"version":9'))).toEqual(['file-newer']);
 		expect(codesOf(good.replace(/"widthMm":\d+/, '"widthMm":"wide"'))).toEqual(['file-bad-record']);
 		expect(codesOf(good.replace(/"count":6/, '"count":6,"extra":1'))).toEqual(['file-bad-record']);
 		expect(codesOf('x'.repeat(MAX_FILE_BYTES + 1))).toEqual(['file-too-large']);

@@ -9,6 +9,7 @@ const LINKS: readonly (readonly [CollectionName, string, CollectionName])[] = [
 	['things', 'groupId', 'groups'],
 	['lots', 'thingId', 'things'],
 	['lots', 'nookId', 'nooks'],
+	['groups', 'stockOf', 'groups'],
 	['resets', 'cabinetId', 'cabinets'],
 	['fitPlans', 'nookId', 'nooks'],
 	['useEvents', 'thingId', 'things'],

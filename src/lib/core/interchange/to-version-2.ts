@@ -1,13 +1,4 @@
-type Row = Record<string, unknown>;
-
-/** Adds to every record of a collection what version 2 asks for and version 1 did not have. */
-const withMore = (collection: unknown, more: (row: Row) => Row): Row =>
-	Object.fromEntries(
-		Object.entries((collection ?? {}) as Record<string, Row>).map(([id, row]) => [
-			id,
-			{ ...more(row), ...row }
-		])
-	);
+import { withMore, type Row } from './with-more';
 
 /**
  * Carries a home from version 1 to 2: three readings a side, climate, lock, fixings and photo of a nook, obstacles

@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import branches from '../../../../data/branches.json';
 import rows from '../../../../data/categories.json';
-import { Hazard, Need, UseClass } from './goods';
+import { Hazard, Need, Trait, UseClass } from './goods';
 import { Mm, StationKind } from './places';
 import { CONTAINER_ROLES } from './plans';
 
@@ -23,11 +24,18 @@ export const Category = z.strictObject({
 	massG: z.int(),
 	/** Kinds of container that suit it, best first; empty: stands free. */
 	holders: z.array(z.enum(CONTAINER_ROLES)),
-	traits: z.array(z.enum(['heat-shy', 'smell', 'treat', 'ethylene']))
+	traits: z.array(Trait),
+	/** Its branch of the tree: categories of one branch are siblings, joined before others. */
+	branch: z.enum(Object.keys(branches) as (keyof typeof branches)[]),
+	/** Good to look at, better out of sight, or neither. */
+	look: z.enum(['show', 'hide', 'either'])
 });
 export type Category = z.infer<typeof Category>;
 
 export const CATEGORIES: readonly Category[] = z.array(Category).parse(rows);
+/** The name of each branch of the tree, by its code. */
+export const BRANCH_NAMES: Readonly<Record<Category['branch'], string>> = branches;
+
 const byCode = new Map(CATEGORIES.map((row) => [row.code, row]));
 const FALLBACK = byCode.get('kitchen.odds')!;
 
@@ -38,7 +46,11 @@ export function categoryOf(code: string): Category {
 
 const stem = (word: string) =>
 	word.replace(/ies$/, 'y').replace(/(?<=s|x|z|ch|sh|o)es$|(?<!s)s$/, '');
-const stems = (text: string) =>
+/**
+ * Splits a name into its words, in lower case and in the singular.
+ * @example wordStems('Cherry Tomatoes') // ['cherry', 'tomato']
+ */
+export const wordStems = (text: string): string[] =>
 	text
 		.toLowerCase()
 		.split(/[^\p{L}-]+/u)
@@ -46,7 +58,7 @@ const stems = (text: string) =>
 		.map(stem);
 
 const keywords = CATEGORIES.flatMap((category) =>
-	category.words.map((words) => ({ category, stems: stems(words) }))
+	category.words.map((words) => ({ category, stems: wordStems(words) }))
 );
 
 /** What comes after one of these says more of the thing, and does not name it: a chicken in jelly is no jelly. */
@@ -61,8 +73,8 @@ const HEAD_WORTH = 60;
  * @example categoryFromName('chopped tomatoes')?.code // 'food.cans-veg'
  */
 export function categoryFromName(name: string): Category | null {
-	const present = new Set(stems(name));
-	const head = stems(name.toLowerCase().replace(HEAD_ENDS, '')).at(-1);
+	const present = new Set(wordStems(name));
+	const head = wordStems(name.toLowerCase().replace(HEAD_ENDS, '')).at(-1);
 	let best: { category: Category; score: number } | null = null;
 	for (const { category, stems } of keywords) {
 		if (!stems.every((word) => present.has(word))) continue;

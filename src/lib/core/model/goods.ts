@@ -54,6 +54,11 @@ export const Hazard = z.enum(HAZARDS);
 export type Need = z.infer<typeof Need>;
 export type Hazard = z.infer<typeof Hazard>;
 
+/** What a group's things do to their neighbours, or suffer from them. */
+export const TRAITS = ['heat-shy', 'smell', 'treat', 'ethylene'] as const;
+export const Trait = z.enum(TRAITS);
+export type Trait = z.infer<typeof Trait>;
+
 export const Thing = z.strictObject({
 	id: ThingId,
 	name: Words,
@@ -75,6 +80,10 @@ export const Thing = z.strictObject({
 	/** Key of a row of data/life.json; null: no life limit known. */
 	lifeKey: Words.nullable(),
 	groupId: GroupId.nullable(),
+	/** Put into its group by hand: a new proposal leaves it there. */
+	groupByHand: z.boolean(),
+	/** Allergens it holds, and those it is sure to be free of; null: read from its name. */
+	allergens: z.strictObject({ contains: z.array(Words), freeFrom: z.array(Words) }).nullable(),
 	/** How many to hold, in packs; null: not restocked. */
 	parPacks: z.int().min(0).max(10_000).nullable(),
 	priceMinor: Minor.nullable(),
@@ -178,17 +187,69 @@ export const Decision = z.strictObject({
 });
 export type Decision = z.infer<typeof Decision>;
 
+const figure = z.number().min(0).max(1e9).nullable();
+
+/** Figures of a group set by hand; null: computed from its things. */
+export const GroupOverrides = z.strictObject({
+	usesPerWeek: z.number().min(0).max(1000).nullable(),
+	volumeMl: figure,
+	runMm: figure,
+	massG: figure,
+	heaviestG: figure,
+	tallestMm: figure,
+	longestMm: figure,
+	stations: z
+		.array(z.strictObject({ kind: StationKind, share: z.number().min(0).max(1) }))
+		.nullable(),
+	userIds: z.array(PersonId).nullable(),
+	needs: z.array(Need).nullable(),
+	hazards: z.array(Hazard).nullable(),
+	traits: z.array(Trait).nullable(),
+	look: z.enum(['show', 'hide', 'either']).nullable()
+});
+export type GroupOverrides = z.infer<typeof GroupOverrides>;
+
+/** Why a group is one; `words` fill the sentence: names of a person, an allergen, an appliance, of what joined it. */
+export const GROUP_REASONS = [
+	'category',
+	'kit',
+	'person',
+	'free-from',
+	'pet',
+	'own-rule',
+	'often',
+	'seldom',
+	'sliver',
+	'few-nooks',
+	'siblings'
+] as const;
+export const GroupReason = z.strictObject({
+	code: z.enum(GROUP_REASONS),
+	words: z.array(z.string().max(120))
+});
+export type GroupReason = z.infer<typeof GroupReason>;
+
+/** Where the weight of a pair comes from; a proposal renews all but those set by hand. */
+export const PARTNER_SOURCES = ['hand', 'category', 'routine'] as const;
+
 export const Group = z.strictObject({
 	id: GroupId,
 	name: Words,
 	tag: z.strictObject({ code: z.string().regex(/^[A-Z0-9]{2}$/), hue: z.int().min(0).max(11) }),
-	/** Figures set by hand; null: computed from the things. */
-	overrides: z.strictObject({
-		usesPerWeek: z.number().min(0).nullable(),
-		volumeMl: z.number().min(0).nullable()
-	}),
-	partners: z.array(z.strictObject({ groupId: GroupId, weight: z.number().min(0) })),
-	/** Made or changed by hand, so that a new proposal leaves it alone. */
+	overrides: GroupOverrides,
+	/** Weight: trips a week between the two. 0 by hand: not partners, whatever is proposed. */
+	partners: z.array(
+		z.strictObject({
+			groupId: GroupId,
+			weight: z.number().min(0).max(1000),
+			why: z.enum(PARTNER_SOURCES)
+		})
+	),
+	/** The group whose unopened spares these are; null: a group of its own. Such a group has no things of its own. */
+	stockOf: GroupId.nullable(),
+	/** Why it was proposed, first reason first; empty: made by hand. */
+	why: z.array(GroupReason).max(8),
+	/** Named or made by hand, so that a new proposal neither renames nor removes it. */
 	byHand: z.boolean()
 });
 export type Group = z.infer<typeof Group>;

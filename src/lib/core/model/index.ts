@@ -4,7 +4,16 @@ export * from './goods';
 export * from './plans';
 export * from './settings';
 export * from './home';
-export { blankDecision, blankNook, headOf, makeHome, type MakeHomeOptions } from './make';
+export {
+	blankDecision,
+	blankGroup,
+	blankNook,
+	blankThing,
+	headOf,
+	makeHome,
+	noOverrides,
+	type MakeHomeOptions
+} from './make';
 export {
 	formatLength,
 	formatMass,
@@ -27,7 +36,14 @@ export {
 	type Patch
 } from './edit';
 export { USES_PER_WEEK, usesPerWeek } from './uses';
-export { categoryOf, categoryFromName, CATEGORIES, type Category } from './categories';
+export {
+	BRANCH_NAMES,
+	categoryOf,
+	categoryFromName,
+	CATEGORIES,
+	wordStems,
+	type Category
+} from './categories';
 export { pieceVolumeMl } from './volume';
 export { cacheByKey, memoOn } from './memo';
 export {

@@ -1,6 +1,6 @@
 import { DEFAULT_SETTINGS } from './settings';
 import { COLLECTION_NAMES, type Home, type HomeHead } from './home';
-import type { Decision } from './goods';
+import type { Decision, Group, GroupOverrides, Thing } from './goods';
 import { HomeId } from './ids';
 import type { Nook } from './places';
 
@@ -69,3 +69,43 @@ export const blankNook = () =>
 /** What a new decision has until something is said of it. */
 export const blankDecision = () =>
 	({ reason: '', to: '', dueOn: null, doneOn: null }) satisfies Partial<Decision>;
+
+/** Nothing set by hand: every figure of a group is computed. */
+export const noOverrides = (): GroupOverrides => ({
+	usesPerWeek: null,
+	volumeMl: null,
+	runMm: null,
+	massG: null,
+	heaviestG: null,
+	tallestMm: null,
+	longestMm: null,
+	stations: null,
+	userIds: null,
+	needs: null,
+	hazards: null,
+	traits: null,
+	look: null
+});
+
+/** What a new group has until more is known of it. */
+export const blankGroup = () =>
+	({
+		overrides: noOverrides(),
+		partners: [],
+		stockOf: null,
+		why: [],
+		byHand: false
+	}) satisfies Partial<Group>;
+
+/** What a new thing has until more is known of it. */
+export const blankThing = () =>
+	({
+		groupId: null,
+		groupByHand: false,
+		allergens: null,
+		parPacks: null,
+		priceMinor: null,
+		avoid: false,
+		code: null,
+		rim: null
+	}) satisfies Partial<Thing>;

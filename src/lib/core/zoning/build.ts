@@ -1,4 +1,10 @@
-import { allGroupFigures, PILE_MM, ROW_DEPTH_MM, type GroupFigures } from '../grouping';
+import {
+	allergensOf,
+	allGroupFigures,
+	PILE_MM,
+	ROW_DEPTH_MM,
+	type GroupFigures
+} from '../grouping';
 import {
 	categoryOf,
 	fingerprint,
@@ -67,8 +73,12 @@ const OVERFLOW_PER_USE = 200;
 /** Effort a metre between the parts of one split group. */
 const SPLIT_NEAR = 3;
 const UNKNOWN_LOAD_G = 1e9;
+/** Effort a metre between groups of one branch: like stands by like. */
+const LIKE_NEAR = 0.3;
 /** Effort of standing together of what should be apart (smell, ethylene). */
 const APART_EFFORT = 8;
+/** The same for what is free of an allergen that somebody here must avoid, with what holds it. */
+const ALLERGEN_EFFORT = 40;
 
 /** Stations to use instead where a home has none of a kind, nearest in purpose first. */
 const INSTEAD: Partial<Record<StationKind, readonly StationKind[]>> = {
@@ -188,7 +198,16 @@ const printOfThings = memoOn(
 			Object.fromEntries(
 				Object.values(home.things).map((thing) => [
 					thing.id,
-					{ ...thing, name: '', lifeKey: null, parPacks: null, priceMinor: null, avoid: false }
+					{
+						...thing,
+						name: '',
+						lifeKey: null,
+						parPacks: null,
+						priceMinor: null,
+						avoid: false,
+						groupByHand: false,
+						allergens: allergensOf(thing)
+					}
 				])
 			)
 		)
@@ -205,6 +224,18 @@ const printOfStock = memoOn(
 			)
 		)
 );
+const printOfGroups = memoOn(
+	(home) => [home.groups],
+	(home) =>
+		fingerprint(
+			Object.fromEntries(
+				Object.values(home.groups).map(({ id, overrides, partners, stockOf }) => [
+					id,
+					{ overrides, stockOf, partners: partners.map(({ groupId, weight }) => [groupId, weight]) }
+				])
+			)
+		)
+);
 const printOfPlaces = memoOn(
 	(home) => [home.nooks, home.cabinets, home.runs, home.rooms, home.stations],
 	({ nooks, cabinets, runs, rooms, stations }) =>
@@ -213,9 +244,9 @@ const printOfPlaces = memoOn(
 
 /** Fingerprint of everything a zone plan is computed from; plans with another one are stale. */
 export function zoneFingerprint(home: Home): string {
-	const { settings, schools, pins, people, pets, groups } = home;
-	const parts = [printOfThings(home), printOfStock(home), printOfPlaces(home)];
-	return fingerprint([settings, schools, pins, people, pets, groups, parts]);
+	const { settings, schools, pins, people, pets } = home;
+	const parts = [printOfThings(home), printOfStock(home), printOfPlaces(home), printOfGroups(home)];
+	return fingerprint([settings, schools, pins, people, pets, parts]);
 }
 
 /** Builds the planner's view of a home. A pure function; nothing is random. Costs O(groups × nooks). */
@@ -271,7 +302,7 @@ export function buildZoneModel(home: Home): ZoneModel {
 					// There and back again.
 					walk: figures.usesPerWeek * 2 * (walkMm / 1000) * effort.walkPerM,
 					reach: figures.usesPerWeek * reach.factor * effort.reachWeight,
-					soft: softPenalties({ home, figures, place, reachFactor: reach.factor }),
+					soft: softPenalties({ home, figures, place, reachFactor: reach.factor, walkMm }),
 					habit: home.schools.change === 'little' && at >= 0 && at !== n ? effort.changeWeight : 0
 				}
 			};
@@ -346,9 +377,33 @@ function partsNeeded(
 	return MAX_PARTS;
 }
 
+/** Trips a week between two groups: as partners, and from what is in use to its spares. */
+function partnerWeight(home: Home, one: GroupFigures, two: GroupFigures): number {
+	const from = (a: GroupFigures, b: GroupFigures) =>
+		(home.groups[a.groupId]!.partners.find(({ groupId }) => groupId === b.groupId)?.weight ?? 0) +
+		(a.stockOf === b.groupId ? a.usesPerWeek : 0);
+	return from(one, two) + from(two, one);
+}
+
+/** The branch of the category tree that takes most of a group's room. */
+function branchOf({ things }: GroupFigures): string {
+	const count = new Map<string, number>();
+	for (const { category } of things) {
+		const { branch } = categoryOf(category);
+		count.set(branch, (count.get(branch) ?? 0) + 1);
+	}
+	return [...count].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))[0]?.[0] ?? '';
+}
+
+/** Whether one is kept free of an allergen that the other holds. */
+const allergenMeets = ({ allergens: one }: GroupFigures, { allergens: two }: GroupFigures) =>
+	one.freeFrom.some((name) => two.contains.includes(name)) ||
+	two.freeFrom.some((name) => one.contains.includes(name));
+
 function pairsOf(home: Home, parts: readonly Part[]): Pair[] {
-	const { partnerWeight } = home.settings.effort;
+	const { partnerWeight: times } = home.settings.effort;
 	const pairs: Pair[] = [];
+	const branches = parts.map(({ figures }) => branchOf(figures));
 	const isPotato = (figures: GroupFigures) =>
 		figures.things.some((t) => categoryOf(t.category).code === 'food.potatoes');
 	for (let a = 0; a < parts.length; a++)
@@ -358,15 +413,16 @@ function pairsOf(home: Home, parts: readonly Part[]): Pair[] {
 				pairs.push({ a, b, near: SPLIT_NEAR, together: 0 });
 				continue;
 			}
-			const weight =
-				(home.groups[one.groupId]!.partners.find((p) => p.groupId === two.groupId)?.weight ?? 0) +
-				(home.groups[two.groupId]!.partners.find((p) => p.groupId === one.groupId)?.weight ?? 0);
+			const weight = partnerWeight(home, one, two);
 			const smell = one.traits.has('smell') && two.traits.has('smell');
 			const ripens =
 				(one.traits.has('ethylene') && isPotato(two)) ||
 				(two.traits.has('ethylene') && isPotato(one));
-			const together = smell || ripens ? APART_EFFORT : 0;
-			if (weight || together) pairs.push({ a, b, near: weight * partnerWeight, together });
+			const together =
+				(smell || ripens ? APART_EFFORT : 0) + (allergenMeets(one, two) ? ALLERGEN_EFFORT : 0);
+			const like = branches[a] === branches[b] ? LIKE_NEAR : 0;
+			const near = (weight + like) * times;
+			if (near || together) pairs.push({ a, b, near, together });
 		}
 	return pairs;
 }

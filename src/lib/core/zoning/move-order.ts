@@ -1,3 +1,4 @@
+import { groupOfLots } from '../grouping';
 import { NookId, pieceVolumeMl, type Edit, type Home, type ZonePlan } from '../model';
 import { baseAboveFloorMm, nooksInOrder, usableSpace } from '../survey';
 
@@ -31,12 +32,12 @@ interface Share {
 /** Finds, lot by lot, what does not stand where the plan has it; a split group fills its nooks by their shares. */
 function bundlesOf(home: Home, plan: Pick<ZonePlan, 'assignments'>): Bundle[] {
 	const lotsOf = new Map<string, { id: string; nookId: string | null; ml: number }[]>();
-	for (const lot of Object.values(home.lots)) {
-		const thing = home.things[lot.thingId];
-		if (!thing?.groupId || lot.count <= 0) continue;
-		const list = lotsOf.get(thing.groupId) ?? [];
+	for (const [lotId, groupId] of groupOfLots(home)) {
+		const lot = home.lots[lotId]!;
+		const thing = home.things[lot.thingId]!;
+		const list = lotsOf.get(groupId) ?? [];
 		list.push({ id: lot.id, nookId: lot.nookId, ml: pieceVolumeMl(thing) * lot.count });
-		lotsOf.set(thing.groupId, list);
+		lotsOf.set(groupId, list);
 	}
 	const found = new Map<
 		string,

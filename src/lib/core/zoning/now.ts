@@ -1,3 +1,4 @@
+import { groupOfLots } from '../grouping';
 import {
 	GroupId,
 	NookId,
@@ -9,12 +10,13 @@ import {
 /** Sums, for each group, the volume that stands in each nook today, ml. */
 export function volumesNow(home: Home): Map<string, Map<string, number>> {
 	const volumes = new Map<string, Map<string, number>>();
-	for (const lot of Object.values(home.lots)) {
-		const thing = home.things[lot.thingId];
-		if (!lot.nookId || !thing?.groupId || lot.count <= 0) continue;
-		const nooks = volumes.get(thing.groupId) ?? new Map<string, number>();
+	for (const [lotId, groupId] of groupOfLots(home)) {
+		const lot = home.lots[lotId]!;
+		const thing = home.things[lot.thingId]!;
+		if (!lot.nookId) continue;
+		const nooks = volumes.get(groupId) ?? new Map<string, number>();
 		nooks.set(lot.nookId, (nooks.get(lot.nookId) ?? 0) + pieceVolumeMl(thing) * lot.count);
-		volumes.set(thing.groupId, nooks);
+		volumes.set(groupId, nooks);
 	}
 	return volumes;
 }

@@ -8,6 +8,7 @@ import { softPenalties } from './soft-rules';
 
 const figures = (change: Partial<GroupFigures> = {}): GroupFigures => ({
 	groupId: 'g',
+	stockOf: null,
 	things: [],
 	pieces: 3,
 	volumeMl: 3000,
@@ -20,11 +21,14 @@ const figures = (change: Partial<GroupFigures> = {}): GroupFigures => ({
 	usesPerWeek: 3,
 	stations: new Map(),
 	userIds: [],
+	usesBy: new Map(),
 	needs: new Set(),
 	hazards: new Set(),
 	traits: new Set(),
+	allergens: { contains: [], freeFrom: [] },
+	look: 'either',
 	isFood: false,
-	overridden: { uses: false, volume: false },
+	overridden: new Set(),
 	counted: false,
 	...change
 });
@@ -300,8 +304,8 @@ describe('what may not share a place', () => {
 
 describe('soft rules', () => {
 	const penalties = (cas: Case, reachFactor = 2) => {
-		const { home, figures: f, place } = inputOf(cas);
-		return softPenalties({ home, figures: f, place, reachFactor }).map(({ code }) => code);
+		const { home, figures: f, place, walkMm } = inputOf(cas);
+		return softPenalties({ home, figures: f, place, reachFactor, walkMm }).map(({ code }) => code);
 	};
 	const child = (draft: Home) =>
 		void (draft.people['c'] = person({
@@ -345,7 +349,34 @@ describe('soft rules', () => {
 		],
 		['rare things on the worktop', { nook: { kind: 'worktop' } }, 'worktop-clutter'],
 		['rare things in a prime place', { group: { usesPerWeek: 0.1 } }, 'rare-in-prime', 1],
-		['dishes under the sink', { nook: { kind: 'undersink' } }, 'under-sink']
+		['dishes under the sink', { nook: { kind: 'undersink' } }, 'under-sink'],
+		[
+			'the box of a child above its shoulder',
+			{
+				group: { userIds: ['p'] },
+				cabinet: { baseMm: 1500 },
+				home: (d) => void (d.people['p'] = person({ ageBand: 'child', statureMm: 1200 }))
+			},
+			'child-serves-itself'
+		],
+		[
+			'sesame-free food at the bottom of a cabinet',
+			{ group: { allergens: { contains: [], freeFrom: ['sesame'] } } },
+			'allergen-free-low'
+		],
+		[
+			'bin bags on open shelves',
+			{ group: { look: 'hide' }, cabinet: { front: 'open' } },
+			'in-sight'
+		],
+		['spares in a prime place', { group: { stockOf: 'other' } }, 'spares-in-prime', 1.2],
+		['weekly things in a blind corner', { nook: { kind: 'corner' } }, 'deep-corner'],
+		['weekly things under a bed', { nook: { kind: 'under-bed' } }, 'two-movements'],
+		[
+			'towels far from the water',
+			{ group: { things: [{ category: 'bathroom.towels' } as never] }, input: { walkMm: 4000 } },
+			'towels-far'
+		]
 	])('%s', (_, cas, code, factor) => expect(penalties(cas, factor)).toContain(code));
 	it('weigh nothing when the home gives them no weight', () => {
 		const {
@@ -356,7 +387,7 @@ describe('soft rules', () => {
 			nook: { kind: 'worktop' },
 			home: (d) => void (d.settings.effort.softWeight = 0)
 		});
-		expect(softPenalties({ home, figures: f, place, reachFactor: 2 })).toEqual([
+		expect(softPenalties({ home, figures: f, place, reachFactor: 2, walkMm: 0 })).toEqual([
 			{ code: 'worktop-clutter', effort: 0 }
 		]);
 	});

@@ -12,7 +12,14 @@ export const SOFT_CODES = [
 	'satellite',
 	'worktop-clutter',
 	'rare-in-prime',
-	'under-sink'
+	'under-sink',
+	'child-serves-itself',
+	'allergen-free-low',
+	'in-sight',
+	'spares-in-prime',
+	'deep-corner',
+	'two-movements',
+	'towels-far'
 ] as const;
 export type SoftCode = (typeof SOFT_CODES)[number];
 
@@ -27,12 +34,20 @@ interface SoftInput {
 	readonly figures: GroupFigures;
 	readonly place: NookPlace;
 	readonly reachFactor: number;
+	/** Walk from its stations, one way, mm. */
+	readonly walkMm: number;
 }
 type SoftRule = readonly [code: SoftCode, effort: number, applies: (input: SoftInput) => boolean];
 
 const climateAt = ({ place }: SoftInput) => new Set(climateTags(place));
 const HEAVY_G = 1000;
 const DAILY = 7;
+const WEEKLY = 1;
+/** Two steps, mm. */
+const TWO_STEPS_MM = 1500;
+const DEEP_MM = 600;
+const SECOND_MOVEMENT = new Set(['top', 'under-bed', 'chest-layer']);
+const CLOTHS = new Set(['kitchen.linens', 'bathroom.towels']);
 
 /** Efforts are judgements: about what a household gives to walk a few metres more often for each of them. */
 const RULES: readonly SoftRule[] = [
@@ -100,6 +115,60 @@ const RULES: readonly SoftRule[] = [
 			place.nook.kind === 'undersink' &&
 			!figures.hazards.has('cleaner') &&
 			!figures.stations.has('sink')
+	],
+	[
+		'child-serves-itself',
+		5,
+		({ home, figures, place }) => {
+			const users = figures.userIds.map((id) => home.people[id]);
+			if (!users.length || figures.traits.has('treat') || figures.hazards.size) return false;
+			return users.every(
+				(user) =>
+					user?.ageBand === 'child' &&
+					baseAboveFloorMm(place) > reachHeights(user.statureMm).shoulder
+			);
+		}
+	],
+	[
+		// What is free of an allergen stands on top of its cabinet, so that nothing falls into it.
+		'allergen-free-low',
+		8,
+		({ home, figures, place }) =>
+			figures.allergens.freeFrom.length > 0 &&
+			Object.values(home.nooks).some(
+				({ cabinetId, at }) => cabinetId === place.cabinet.id && at.zMm > place.nook.at.zMm
+			)
+	],
+	[
+		'in-sight',
+		4,
+		({ figures, place }) =>
+			figures.look === 'hide' && (place.cabinet.front === 'open' || place.nook.kind === 'worktop')
+	],
+	[
+		'spares-in-prime',
+		3,
+		({ figures, place, reachFactor }) =>
+			figures.stockOf !== null && reachFactor <= 1.3 && !place.nook.tags.includes('satellite')
+	],
+	[
+		'deep-corner',
+		5,
+		({ figures, place }) =>
+			figures.usesPerWeek >= WEEKLY &&
+			(place.nook.kind === 'corner' ||
+				(place.nook.kind === 'shelf' && (place.nook.inside.depthMm ?? 0) > DEEP_MM))
+	],
+	[
+		'two-movements',
+		4,
+		({ figures, place }) => figures.usesPerWeek >= WEEKLY && SECOND_MOVEMENT.has(place.nook.kind)
+	],
+	[
+		'towels-far',
+		4,
+		({ figures, walkMm }) =>
+			walkMm > TWO_STEPS_MM && figures.things.some(({ category }) => CLOTHS.has(category))
 	]
 ];
 

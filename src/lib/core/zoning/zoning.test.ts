@@ -1,7 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { applyEdit, type Home } from '../model';
-import { apply, bareKitchen, counter, NOW, tinyHome, withLines } from '../fixtures/tiny-home';
-import { proposeGroups } from '../grouping';
+import {
+	apply,
+	bareKitchen,
+	counter,
+	groupByCategory,
+	NOW,
+	tinyHome,
+	withLines
+} from '../fixtures/tiny-home';
 import { climateOf, placeOfNook } from '../survey';
 import {
 	adoptPlan,
@@ -102,7 +109,7 @@ describe('placing a home', () => {
 		expect(placeHome(grouped, OPTIONS).overflow).toEqual(['huge']);
 	});
 	it('splits what no nook can take, and loses nothing by it', () => {
-		const many = apply(withLines(bareKitchen(), ['150 mugs']), proposeGroups(counter('g')));
+		const many = apply(withLines(bareKitchen(), ['150 mugs']), groupByCategory(counter('g')));
 		const { assignments, overflow } = placeHome(many, OPTIONS);
 		expect(overflow).toEqual([]);
 		expect(assignments.length).toBeGreaterThan(1);

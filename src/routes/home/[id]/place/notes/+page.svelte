@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { holdingsByGroup } from '$lib/core/grouping';
 	import Printer from '@lucide/svelte/icons/printer';
 	import type { Group } from '$lib/core/model';
 	import { nooksInOrder } from '$lib/core/survey';
@@ -36,9 +37,8 @@
 		return found.filter(({ rows }) => rows.some(({ notes: own }) => own.length));
 	});
 	const thingsOf = (groupId: string) =>
-		Object.values(home.things)
-			.filter((thing) => thing.groupId === groupId)
-			.map(({ name }) => name)
+		(holdingsByGroup(home).get(groupId) ?? [])
+			.map(({ thing }) => thing.name)
 			.slice(0, 5)
 			.join(', ');
 	const isLearning = $derived(!!plan?.learnUntil && plan.learnUntil >= today());

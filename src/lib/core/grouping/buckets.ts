@@ -1,0 +1,149 @@
+import {
+	BRANCH_NAMES,
+	categoryOf,
+	pieceVolumeMl,
+	usesPerWeek,
+	type Category,
+	type GroupReason,
+	type Hazard,
+	type Thing
+} from '../model';
+
+/** Which of the climates a thing cannot leave. */
+export type Cold = 'frozen' | 'chilled' | 'room';
+const OWN_RULES = ['medicine', 'bleach', 'acid', 'cleaner', 'raw-meat', 'sharp'] as const;
+export type OwnRule = Extract<Hazard, (typeof OWN_RULES)[number]> | '';
+
+/** One thing with what decides which others it may live with. */
+export interface Card {
+	readonly thing: Thing;
+	readonly category: Category;
+	readonly volumeMl: number;
+	readonly uses: number;
+	readonly cold: Cold;
+	/** A hazard with a rule of its own, which its companions must share. */
+	readonly rule: OwnRule;
+	/** The one person it is for; empty: more than one, or everybody. */
+	readonly person: string;
+	/** The allergen it is kept free from; empty: none that matters here. */
+	readonly free: string;
+	/** The one pet it is for, where there are several; empty: any. */
+	readonly pet: string;
+}
+
+/** Things that are to live together, while a proposal is being made. */
+export interface Bucket {
+	readonly key: string;
+	name: string;
+	cards: readonly Card[];
+	/** Volume of all its cards, and the one of them that takes most of it. */
+	volumeMl: number;
+	main: Card;
+	why: readonly GroupReason[];
+	/** A kit, or a part of what was cut: nothing joins it, and it joins nothing. */
+	readonly closed: boolean;
+	/** The group that what was put by hand holds it to; null: none. */
+	groupId: string | null;
+}
+
+/** Under this a group is a sliver, ml and things (handbook). */
+const SLIVER_ML = 1000;
+const SLIVER_THINGS = 3;
+/** From this share of a group's volume on, a category has a say in its name. */
+const NAMING_SHARE = 0.2;
+
+export const coldOf = ({ needs }: Pick<Thing, 'needs'>): Cold =>
+	needs.includes('frozen') ? 'frozen' : needs.includes('chilled') ? 'chilled' : 'room';
+
+export const ruleOf = ({ hazards }: Pick<Thing, 'hazards'>): OwnRule =>
+	OWN_RULES.find((rule) => hazards.includes(rule)) ?? '';
+
+export const cardOf = (
+	thing: Thing,
+	pieces: number,
+	{ person, free, pet }: Pick<Card, 'person' | 'free' | 'pet'>
+): Card => ({
+	thing,
+	category: categoryOf(thing.category),
+	volumeMl: pieceVolumeMl(thing) * pieces,
+	uses: usesPerWeek(thing),
+	cold: coldOf(thing),
+	rule: ruleOf(thing),
+	person,
+	free,
+	pet
+});
+
+/** Sums up the cards of a bucket, one or more. */
+export const filled = (cards: readonly Card[]): Pick<Bucket, 'cards' | 'volumeMl' | 'main'> => ({
+	cards,
+	volumeMl: cards.reduce((sum, card) => sum + card.volumeMl, 0),
+	main: cards.reduce((best, card) => (card.volumeMl > best.volumeMl ? card : best))
+});
+
+export const isSliver = (bucket: Bucket): boolean =>
+	!bucket.closed && (bucket.cards.length < SLIVER_THINGS || bucket.volumeMl < SLIVER_ML);
+
+const mainStation = ({ category }: Card) =>
+	[...category.stations].sort((a, b) => b.share - a.share)[0]?.kind;
+
+/**
+ * How near two buckets are as siblings: 0 one category, 1 one branch, 2 one area and used at one station. Null: they
+ * must not, or need not, live together.
+ */
+export function kinship(a: Bucket, b: Bucket): number | null {
+	const { main: one } = a;
+	const { main: two } = b;
+	const apart =
+		a.closed || b.closed || one.cold !== two.cold || one.rule !== two.rule || one.free !== two.free;
+	if (apart || one.category.area !== two.category.area) return null;
+	const owned = one.person !== two.person || one.pet !== two.pet;
+	// What is one person's, or one pet's, joins only what is everybody's and of its category.
+	if (owned && ((one.person && two.person) || (one.pet && two.pet))) return null;
+	if (one.category.code === two.category.code) return 0;
+	if (owned) return null;
+	if (one.category.branch === two.category.branch) return 1;
+	return mainStation(one) === mainStation(two) ? 2 : null;
+}
+
+/** Names a bucket of several categories: by its branch when all that matter are of one, else by the largest. */
+function nameOf(bucket: Bucket): string {
+	const sum = bucket.volumeMl || 1;
+	const share = new Map<Category, number>();
+	for (const { category, volumeMl } of bucket.cards)
+		share.set(category, (share.get(category) ?? 0) + volumeMl / sum);
+	const telling = [...share].filter(([, part]) => part >= NAMING_SHARE).map(([row]) => row);
+	if (telling.length < 2) return bucket.name;
+	const branches = new Set(telling.map((row) => row.branch));
+	return branches.size === 1 ? BRANCH_NAMES[telling[0]!.branch] : bucket.name;
+}
+
+/** Puts the smaller of two buckets into the larger, or into the one that is held by hand; says so in its reasons. */
+export function join(
+	buckets: Bucket[],
+	small: Bucket,
+	into: Bucket,
+	code: 'sliver' | 'few-nooks'
+): void {
+	buckets.splice(buckets.indexOf(small), 1);
+	const what = { code, words: [small.name] } satisfies GroupReason;
+	const sameCategory = kinship(small, into) === 0;
+	Object.assign(into, filled([...into.cards, ...small.cards]));
+	into.why = [...into.why, what].slice(0, 8);
+	if (!sameCategory) into.name = nameOf(into);
+}
+
+/** The bucket that a small one had best join: the nearest of kin, then the smallest, then by key; null: none. */
+export function nearestKin(buckets: readonly Bucket[], small: Bucket): Bucket | null {
+	let best: { bucket: Bucket; kin: number } | null = null;
+	for (const bucket of buckets) {
+		const kin = bucket === small ? null : kinship(small, bucket);
+		if (kin === null) continue;
+		const better =
+			!best ||
+			kin < best.kin ||
+			(kin === best.kin && bucket.volumeMl < best.bucket.volumeMl - 1e-9);
+		if (better) best = { bucket, kin };
+	}
+	return best?.bucket ?? null;
+}

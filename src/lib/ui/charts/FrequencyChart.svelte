@@ -1,0 +1,137 @@
+<script lang="ts">
+	import type { EChartsType } from 'echarts/core';
+	import type { FrequencyRow } from '$lib/core/grouping';
+	import type { Group } from '$lib/core/model';
+	import { usesText } from '$lib/messages/sorting';
+	import { TAG_INKS } from '../drawing/tag-style';
+
+	interface Props {
+		rows: readonly FrequencyRow[];
+		groups: Readonly<Record<string, Group>>;
+		/** What the second curve runs over. */
+		of: 'pieces' | 'litres';
+		chosen: string | null;
+		onchoose: (groupId: string) => void;
+	}
+	let { rows, groups, of, chosen, onchoose }: Props = $props();
+	let box = $state<HTMLDivElement>();
+	let chart = $state.raw<EChartsType>();
+	const tagOf = (row: FrequencyRow) => groups[row.groupId]!.tag;
+	const percent = (share: number) => Math.round(share * 1000) / 10;
+
+	$effect(() => {
+		const node = box;
+		if (!node) return;
+		let gone = false;
+		const observer = new ResizeObserver(() => chart?.resize());
+		void import('./echarts').then(({ init }) => {
+			if (gone) return;
+			const made = init(node);
+			made.on('click', ({ dataIndex }) => {
+				const row = rows[dataIndex];
+				if (row) onchoose(row.groupId);
+			});
+			chart = made;
+			observer.observe(node);
+		});
+		return () => {
+			gone = true;
+			observer.disconnect();
+			chart?.dispose();
+			chart = undefined;
+		};
+	});
+	$effect(() => {
+		const made = chart;
+		if (!made) return;
+		const style = getComputedStyle(document.documentElement);
+		const colour = (name: string) => style.getPropertyValue(name).trim();
+		const [ink, line, accent] = ['--color-base-content', '--color-base-300', '--color-primary'].map(
+			colour
+		) as [string, string, string];
+		const text = { color: ink, fontFamily: style.fontFamily, fontSize: 13 };
+		const shares = (
+			name: string,
+			type: 'solid' | 'dashed',
+			color: string,
+			of: (row: FrequencyRow) => number
+		) => ({
+			name,
+			type: 'line' as const,
+			yAxisIndex: 1,
+			symbol: 'none',
+			lineStyle: { color, width: 2, type },
+			itemStyle: { color },
+			data: rows.map((row) => percent(of(row)))
+		});
+		made.setOption(
+			{
+				animation: !matchMedia('(prefers-reduced-motion: reduce)').matches,
+				textStyle: text,
+				grid: { left: 48, right: 52, top: 44, bottom: 30 },
+				legend: { top: 0, left: 0, textStyle: text, itemWidth: 22 },
+				xAxis: {
+					type: 'category',
+					data: rows.map((row) => tagOf(row).code),
+					axisLabel: { ...text, fontSize: 12, hideOverlap: true },
+					axisLine: { lineStyle: { color: ink } },
+					axisTick: { show: false }
+				},
+				yAxis: [
+					{
+						type: 'value',
+						name: 'uses a week',
+						nameTextStyle: { ...text, align: 'left' },
+						axisLabel: text,
+						splitLine: { lineStyle: { color: line } }
+					},
+					{
+						type: 'value',
+						max: 100,
+						axisLabel: { ...text, formatter: '{value} %' },
+						splitLine: { show: false }
+					}
+				],
+				series: [
+					{
+						name: 'uses a week',
+						type: 'bar',
+						itemStyle: { color: ink },
+						data: rows.map((row) => ({
+							value: row.usesPerWeek,
+							itemStyle: {
+								color: TAG_INKS[tagOf(row).hue]!,
+								borderColor: row.groupId === chosen ? accent : ink,
+								borderWidth: row.groupId === chosen ? 3 : 0.5
+							}
+						}))
+					},
+					shares('share of all fetches so far', 'solid', ink, (row) => row.usesSoFar),
+					shares(`share of all ${of} so far`, 'dashed', accent, (row) => row.sizeSoFar)
+				]
+			},
+			true
+		);
+	});
+	const said = $derived(
+		rows
+			.slice(0, 5)
+			.map((row) => `${groups[row.groupId]!.name} ${usesText(row.usesPerWeek)}`)
+			.join(', ')
+	);
+</script>
+
+<div
+	bind:this={box}
+	class="chart"
+	role="img"
+	aria-label="Uses a week of {rows.length} groups, the most used first: {said}. The list below has all of them."
+></div>
+
+<style>
+	.chart {
+		width: 100%;
+		height: 260px;
+		margin-bottom: 0.75rem;
+	}
+</style>

@@ -1,0 +1,99 @@
+<script lang="ts">
+	import {
+		joinGroups,
+		keepSparesApart,
+		keepSparesTogether,
+		releaseGroup,
+		spareOf
+	} from '$lib/core/grouping';
+	import type { Group } from '$lib/core/model';
+	import { getHomeStore } from '$lib/state/context';
+	import { newId } from '$lib/state/ids';
+	import TagChip from '$lib/ui/drawing/TagChip.svelte';
+
+	interface Props {
+		group: Group;
+		/** Shows another group in the panel. */
+		onshow: (id: string | null) => void;
+	}
+	let { group, onshow }: Props = $props();
+	const getStore = getHomeStore();
+	const store = $derived(getStore());
+	const home = $derived(store.home);
+	const spare = $derived(spareOf(home, group.id));
+	const main = $derived(group.stockOf ? home.groups[group.stockOf] : undefined);
+	const held = $derived(
+		group.byHand ||
+			Object.values(home.things).some((thing) => thing.groupId === group.id && thing.groupByHand)
+	);
+	const others = $derived(
+		Object.values(home.groups)
+			.filter(({ id, stockOf }) => id !== group.id && !stockOf)
+			.sort((a, b) => a.name.localeCompare(b.name))
+	);
+	let into = $state('');
+	function join() {
+		const other = home.groups[into];
+		if (!other) return;
+		const id = group.id;
+		onshow(other.id);
+		store.edit(`join ${group.name} to ${other.name}`, joinGroups(id, other.id));
+	}
+</script>
+
+<h3 class="rule-top pt-3">Open and spare</h3>
+{#if main}
+	<p class="mb-2 text-sm">
+		The unopened spares of <TagChip group={main} />: opened first in first, then fetched from here.
+		About one fetch in ten is for a new pack.
+	</p>
+	<div class="flex flex-wrap gap-2">
+		<button class="tool" onclick={() => onshow(main.id)}>Show {main.name}</button>
+		<button
+			class="tool"
+			onclick={() => {
+				const id = main.id;
+				onshow(id);
+				store.edit(`keep ${main.name} in one place`, keepSparesTogether(id));
+			}}>Keep both in one place</button
+		>
+	</div>
+{:else if spare}
+	<p class="mb-2 text-sm">Its spares live apart, linked to it: <TagChip group={spare} /></p>
+	<div class="flex flex-wrap gap-2">
+		<button class="tool" onclick={() => onshow(spare.id)}>Show the spares</button>
+		<button
+			class="tool"
+			onclick={() => store.edit(`keep ${group.name} in one place`, keepSparesTogether(group.id))}
+			>Keep both in one place</button
+		>
+	</div>
+{:else}
+	<p class="soft mb-2 text-sm">
+		What is open stands in front. Unopened spares can live elsewhere and stay on the list.
+	</p>
+	<button
+		class="tool"
+		onclick={() =>
+			store.edit(`keep spares of ${group.name} apart`, keepSparesApart(group.id, newId(), newId))}
+		>Keep spares apart</button
+	>
+{/if}
+{#if !main}
+	<h3 class="rule-top mt-3 pt-3">Join to another group</h3>
+	<div class="flex gap-2">
+		<select class="box" bind:value={into} aria-label="Group to join {group.name} to">
+			<option value="">choose a group</option>
+			{#each others as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
+		</select>
+		<button class="tool" disabled={!into} onclick={join}>Join</button>
+	</div>
+	{#if held}
+		<p class="soft mt-3 text-sm">Made or filled by hand: proposals leave that alone.</p>
+		<button
+			class="tool mt-1"
+			onclick={() => store.edit(`let ${group.name} be proposed anew`, releaseGroup(group.id))}
+			>Let it be proposed anew</button
+		>
+	{/if}
+{/if}

@@ -1,0 +1,127 @@
+<script lang="ts">
+	import { allergensOf } from '$lib/core/grouping';
+	import {
+		categoryOf,
+		USES_PER_WEEK,
+		usesPerWeek,
+		type Thing,
+		type UseClass
+	} from '$lib/core/model';
+	import { usesText } from '$lib/messages/sorting';
+	import { getHomeStore } from '$lib/state/context';
+	import CheckField from '$lib/ui/forms/CheckField.svelte';
+
+	let { thing }: { thing: Thing } = $props();
+	const getStore = getHomeStore();
+	const store = $derived(getStore());
+	const people = $derived(Object.values(store.home.people));
+	const CLASSES = Object.keys(USES_PER_WEEK) as UseClass[];
+	const isFood = $derived(thing.category.startsWith('food.'));
+	const allergens = $derived(allergensOf(thing));
+	const change = (label: string, edit: (target: Thing) => void) => {
+		const { id } = thing;
+		store.edit(label, (draft) => {
+			const target = draft.things[id];
+			if (target) edit(target as Thing);
+		});
+	};
+	const words = (text: string) =>
+		text
+			.split(',')
+			.map((word) => word.trim().slice(0, 60))
+			.filter(Boolean);
+	function setAllergens(contains: readonly string[], freeFrom: readonly string[]) {
+		change(`allergens of ${thing.name}`, (target) => {
+			target.allergens = { contains: [...contains], freeFrom: [...freeFrom] };
+		});
+	}
+</script>
+
+<div class="mt-1 flex flex-col gap-2">
+	<span class="soft text-sm"
+		>{categoryOf(thing.category).name}, {usesText(usesPerWeek(thing))} a week {thing.use
+			.countedPerWeek === null
+			? 'by its class'
+			: 'as counted'}</span
+	>
+	<div class="grid grid-cols-2 gap-2">
+		<label
+			><span class="soft text-sm">How often</span>
+			<select
+				class="box"
+				aria-label="How often {thing.name} is used"
+				value={thing.use.class}
+				onchange={(event) => {
+					const value = event.currentTarget.value as UseClass;
+					change(`uses of ${thing.name}`, (target) => void (target.use.class = value));
+				}}
+			>
+				{#each CLASSES as option (option)}<option value={option}>{option.replace('-', ' ')}</option
+					>{/each}
+			</select></label
+		>
+		<label
+			><span class="soft text-sm">Packs to hold</span>
+			<input
+				class="box measure"
+				type="number"
+				min="0"
+				max="9999"
+				placeholder="none"
+				aria-label="Packs of {thing.name} to hold"
+				value={thing.parPacks}
+				onchange={(event) => {
+					const text = event.currentTarget.value.trim();
+					const packs = text === '' ? null : Math.max(0, Math.min(9999, Math.round(Number(text))));
+					change(`packs of ${thing.name} to hold`, (target) => void (target.parPacks = packs));
+				}}
+			/></label
+		>
+	</div>
+	{#if people.length}
+		<fieldset>
+			<legend class="soft text-sm">Who uses it (nobody ticked: everybody)</legend>
+			<div class="flex flex-wrap gap-x-3">
+				{#each people as { id, name } (id)}
+					<CheckField
+						label={name}
+						checked={thing.userIds.includes(id)}
+						onchange={(checked) =>
+							change(`who uses ${thing.name}`, (target) => {
+								target.userIds = checked
+									? [...target.userIds, id]
+									: target.userIds.filter((other) => other !== id);
+							})}
+					/>
+				{/each}
+			</div>
+		</fieldset>
+	{/if}
+	{#if isFood}
+		<div class="grid grid-cols-2 gap-2">
+			<label
+				><span class="soft text-sm">Contains</span>
+				<input
+					class="box"
+					aria-label="Allergens in {thing.name}"
+					placeholder="none known"
+					value={allergens.contains.join(', ')}
+					onchange={(event) => setAllergens(words(event.currentTarget.value), allergens.freeFrom)}
+				/></label
+			>
+			<label
+				><span class="soft text-sm">Free from</span>
+				<input
+					class="box"
+					aria-label="What {thing.name} is free from"
+					placeholder="nothing said"
+					value={allergens.freeFrom.join(', ')}
+					onchange={(event) => setAllergens(allergens.contains, words(event.currentTarget.value))}
+				/></label
+			>
+		</div>
+		<p class="soft text-sm">
+			{thing.allergens ? 'Said by hand.' : 'Read from the name.'} The pack decides: read it every time.
+		</p>
+	{/if}
+</div>
