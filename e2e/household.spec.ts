@@ -71,6 +71,7 @@ test('people, pets and stations are entered where the survey is', async ({ page 
 test('what is held and what the house has steer the lists', async ({ page }) => {
 	await openDemo(page, 'Sort');
 	await page.getByRole('button', { name: /^Grains, pasta, pulses:/ }).click();
+	await page.getByRole('button', { name: /^penne/ }).click();
 	const par = page.getByLabel('Packs of penne to hold');
 	await par.fill('9');
 	await par.press('Enter');

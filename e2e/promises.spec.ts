@@ -154,7 +154,7 @@ for (const scheme of ['light', 'dark'] as const)
 		}
 	});
 
-for (const stage of ['Walk', 'Clear', 'Place'])
+for (const stage of ['Walk', 'Clear', 'Sort', 'Place'])
 	test(`every part of ${stage} passes the accessibility rules`, async ({ page }) => {
 		test.setTimeout(120_000);
 		await page.emulateMedia({ reducedMotion: 'reduce' });

@@ -68,8 +68,7 @@
 			{
 				animation: !matchMedia('(prefers-reduced-motion: reduce)').matches,
 				textStyle: text,
-				grid: { left: 48, right: 52, top: 44, bottom: 30 },
-				legend: { top: 0, left: 0, textStyle: text, itemWidth: 22 },
+				grid: { left: 44, right: 52, top: 14, bottom: 30 },
 				xAxis: {
 					type: 'category',
 					data: rows.map((row) => tagOf(row).code),
@@ -80,8 +79,6 @@
 				yAxis: [
 					{
 						type: 'value',
-						name: 'uses a week',
-						nameTextStyle: { ...text, align: 'left' },
 						axisLabel: text,
 						splitLine: { lineStyle: { color: line } }
 					},
@@ -121,6 +118,17 @@
 	);
 </script>
 
+<ul class="soft flex flex-wrap gap-x-5 text-sm" aria-hidden="true">
+	<li>
+		<svg viewBox="0 0 24 12"><rect x="6" width="9" height="12" class="bars" /></svg>uses a week
+	</li>
+	<li>
+		<svg viewBox="0 0 24 12"><path d="M0 6H24" class="ink" /></svg>share of all fetches so far
+	</li>
+	<li>
+		<svg viewBox="0 0 24 12"><path d="M0 6H24" class="accent" /></svg>share of all {of} so far
+	</li>
+</ul>
 <div
 	bind:this={box}
 	class="chart"
@@ -129,9 +137,30 @@
 ></div>
 
 <style>
+	li {
+		display: flex;
+		align-items: center;
+		gap: 0.4rem;
+	}
+	svg {
+		width: 24px;
+		height: 12px;
+	}
+	.bars {
+		fill: var(--color-base-content);
+	}
+	.ink {
+		stroke: var(--color-base-content);
+		stroke-width: 2;
+	}
+	.accent {
+		stroke: var(--color-primary);
+		stroke-width: 2;
+		stroke-dasharray: 4 3;
+	}
 	.chart {
 		width: 100%;
-		height: 260px;
+		height: 240px;
 		margin-bottom: 0.75rem;
 	}
 </style>

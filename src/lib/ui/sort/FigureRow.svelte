@@ -84,7 +84,7 @@
 					{#each how.parts.slice(0, how.take === 'sum' ? SHOWN : 1) as part (part.thing.id)}
 						<li class="flex justify-between gap-2">
 							<span class="min-w-0 truncate">{part.pieces} × {part.thing.name}</span><span
-								>{figureText(figure, part.value, units)}</span
+								class="whitespace-nowrap">{figureText(figure, part.value, units)}</span
 							>
 						</li>
 					{/each}

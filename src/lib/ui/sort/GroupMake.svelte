@@ -36,8 +36,9 @@
 		const other = home.groups[into];
 		if (!other) return;
 		const id = group.id;
-		onshow(other.id);
+		// Before the panel shows the other: it would be gone with the group.
 		store.edit(`join ${group.name} to ${other.name}`, joinGroups(id, other.id));
+		onshow(other.id);
 	}
 </script>
 
@@ -53,8 +54,8 @@
 			class="tool"
 			onclick={() => {
 				const id = main.id;
-				onshow(id);
 				store.edit(`keep ${main.name} in one place`, keepSparesTogether(id));
+				onshow(id);
 			}}>Keep both in one place</button
 		>
 	</div>

@@ -50,7 +50,7 @@
 						ondrop(group.id);
 					}}
 				>
-					<span class="min-w-0"><TagChip {group} /></span>
+					<span class="flex min-w-0"><TagChip {group} /></span>
 					<span class="measure">{own?.things.length ?? 0}</span>
 				</button>
 			</li>

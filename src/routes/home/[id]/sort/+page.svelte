@@ -51,7 +51,7 @@
 <Bench raised={!!group} panel={group ? sheet : undefined} panelLabel="Group">
 	<SortHead>
 		<label class="flex items-center gap-2"
-			><span class="soft">Order by</span>
+			><span class="soft whitespace-nowrap">Order by</span>
 			<select class="box" bind:value={by}
 				><option value="uses">uses a week</option><option value="litres">litres</option><option
 					value="name">name</option
@@ -114,7 +114,7 @@
 							f.volumeMl
 						)}, tallest {formatLength(f.tallestMm, home.units)}"
 					>
-						<span class="min-w-0"><TagChip group={g} /></span>
+						<span class="flex min-w-0"><TagChip group={g} /></span>
 						<span class="bar"
 							><i
 								style:width="{(100 * f.usesPerWeek) / mostUses}%"

@@ -53,7 +53,9 @@
 	});
 	const ids = $derived(rows.map(({ id }) => id as string));
 	const chosen = $derived([...selection.ids].filter((id) => home.things[id]));
-	const single = $derived(chosen.length === 1 ? home.things[chosen[0]!] : undefined);
+	/** The thing whose own figures are shown. */
+	let opened = $state<string | null>(null);
+	const single = $derived(opened ? home.things[opened] : undefined);
 	const allChosen = $derived(ids.length > 0 && ids.every((id) => selection.has(id)));
 
 	const many = (list: readonly string[]) =>
@@ -145,10 +147,15 @@
 						>{allChosen ? 'Let go of' : 'Choose'} all {ids.length}</button
 					>
 				</div>
-				<p class="soft pb-1 text-sm">
+				<p class="soft wide pb-1 text-sm">
 					Drag onto a tag, or choose and move. By keyboard: space chooses, shift with an arrow goes
 					on choosing, M moves.
 				</p>
+				<div class="heads soft text-sm" aria-hidden="true">
+					<span></span><span>Thing</span><span class="wide">Category</span><span class="text-right"
+						>Uses a week</span
+					><span class="text-right">Tag</span>
+				</div>
 				<!-- svelte-ignore a11y_no_static_element_interactions -->
 				<div onkeydown={walk}>
 					<VirtualList
@@ -196,16 +203,23 @@
 			><input
 				type="checkbox"
 				data-thing={thing.id}
+				aria-label={thing.name}
 				checked={selection.has(thing.id)}
 				onclick={(event) => {
 					if (event.shiftKey) selection.extend(thing.id, ids);
 					else selection.toggle(thing.id);
 				}}
-			/><span class="min-w-0 truncate">{thing.name}</span></label
+			/></label
+		>
+		<button
+			class="name"
+			aria-label="About {thing.name}"
+			aria-pressed={opened === thing.id}
+			onclick={() => (opened = opened === thing.id ? null : thing.id)}>{thing.name}</button
 		>
 		<span class="soft wide truncate text-sm">{categoryOf(thing.category).name}</span>
 		<span class="measure text-right" title="uses a week">{usesText(usesPerWeek(thing))}</span>
-		<span class="min-w-0 text-right"
+		<span class="flex min-w-0 justify-end"
 			>{#if group}<TagChip {group} short={shown !== null} />{:else}<span class="soft text-sm"
 					>loose</span
 				>{/if}</span
@@ -217,7 +231,7 @@
 	{#if single}
 		<div class="mb-2 flex items-start justify-between gap-2">
 			<h2>{single.name}</h2>
-			<button class="tool tool-quiet -mt-2" onclick={() => selection.clear()}>Close</button>
+			<button class="tool tool-quiet -mt-2" onclick={() => (opened = null)}>Close</button>
 		</div>
 		{#if single.groupId && home.groups[single.groupId]}
 			<TagChip group={home.groups[single.groupId]!} />
@@ -239,13 +253,16 @@
 	.small {
 		display: none;
 	}
+	.heads,
 	.thing {
 		display: grid;
-		grid-template-columns: minmax(0, 1.4fr) minmax(0, 0.8fr) 3rem minmax(3.4rem, auto);
+		grid-template-columns: 2.75rem minmax(0, 1.2fr) minmax(0, 0.8fr) 4.5rem minmax(0, 14rem);
 		gap: 0.6rem;
 		align-items: center;
-		min-height: 52px;
 		padding: 0 0.4rem;
+	}
+	.thing {
+		min-height: 52px;
 		border-top: 1px solid var(--color-base-300);
 	}
 	.thing:hover,
@@ -253,12 +270,21 @@
 		background: var(--color-base-200);
 	}
 	.pick {
-		display: flex;
-		align-items: center;
-		gap: 0.6rem;
+		display: grid;
+		place-items: center;
 		min-height: 44px;
-		min-width: 0;
 		cursor: pointer;
+	}
+	.name {
+		overflow: hidden;
+		min-height: 44px;
+		text-align: left;
+		text-overflow: ellipsis;
+		white-space: nowrap;
+		cursor: pointer;
+	}
+	.name[aria-pressed='true'] {
+		font-weight: 700;
 	}
 	.pick input {
 		flex: none;
@@ -272,10 +298,12 @@
 		.small {
 			display: block;
 		}
+		.heads,
 		.thing {
-			grid-template-columns: minmax(0, 1fr) 2.6rem minmax(3.4rem, 8rem);
+			grid-template-columns: 2.75rem minmax(0, 1fr) 3rem 4rem;
 		}
-		.wide {
+		.wide,
+		.thing :global(.tag .name) {
 			display: none;
 		}
 	}
