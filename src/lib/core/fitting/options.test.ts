@@ -33,6 +33,7 @@ function wantOf(groupId: string, boxes: 'decant' | 'packs' = 'packs') {
 			seed: 1,
 			fingerprint: '',
 			madeAt: NOW,
+			wishPrices: [],
 			learnUntil: null
 		} as never;
 	});

@@ -19,7 +19,7 @@ const NO_OVERRIDES = {
 
 /**
  * Carries a home from version 2 to 3: what put a thing into its group, its allergens, every figure of a group to be
- * set by hand, the reasons of a group and of its partners, back stock. A group that was changed by hand keeps all its
+ * set by hand, the reasons of a group and of its partners, back stock, what the wishes of a plan cost. A group that was changed by hand keeps all its
  * things, since version 2 did not say which of them had been moved.
  */
 export function toVersion3(home: unknown): unknown {
@@ -27,6 +27,7 @@ export function toVersion3(home: unknown): unknown {
 	const groups = (from.groups ?? {}) as Record<string, Row>;
 	return {
 		...from,
+		zonePlans: withMore(from.zonePlans, () => ({ wishPrices: [] })),
 		things: withMore(from.things, ({ groupId }) => ({
 			groupByHand: groups[String(groupId)]?.byHand === true,
 			allergens: null

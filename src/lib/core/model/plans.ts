@@ -54,6 +54,15 @@ export const Assignment = z.strictObject({
 });
 export type Assignment = z.infer<typeof Assignment>;
 
+export const WishPrice = z.strictObject({
+	groupId: GroupId,
+	/** Effort that was found to be saved without them. */
+	extra: z.number().min(0),
+	/** It cannot be more than this. */
+	atMost: z.number().min(0)
+});
+export type WishPrice = z.infer<typeof WishPrice>;
+
 export const ZonePlan = z.strictObject({
 	id: PlanId,
 	name: Words,
@@ -63,6 +72,8 @@ export const ZonePlan = z.strictObject({
 	objective: z.number(),
 	bound: z.number(),
 	seed: z.int(),
+	/** What the pins and bans of a group cost in weekly effort, against the best plan without them. */
+	wishPrices: z.array(WishPrice),
 	/** Of the inputs it was computed from; differs from today's when the plan is stale. */
 	fingerprint: z.string(),
 	madeAt: Instant,

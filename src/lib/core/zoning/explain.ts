@@ -137,6 +137,29 @@ export function totalsOf(model: ZoneModel, saved: readonly SavedAssignment[]): P
 	return { metresPerWeek: metres, reachesPerWeek: reaches, usesPerWeek: uses };
 }
 
+export interface FreeSpace {
+	/** Places that a group may stand in, and those of them with nothing in them. */
+	readonly places: number;
+	readonly empty: number;
+	/** Share of their litres that is free, with what is kept to grow, 0 to 1. */
+	readonly share: number;
+}
+
+/** Sums what a plan leaves free, over all places that are measured and hold anything at all. */
+export function freeSpaceOf(model: ZoneModel, layout: Layout, fillShare: number): FreeSpace {
+	const { N, K, capacity } = model.problem;
+	let [places, empty, whole, used] = [0, 0, 0, 0];
+	for (let n = 0; n < N; n++) {
+		const space = model.spaces[n]!;
+		if (!space.ok || capacity[n * K]! <= 0) continue;
+		places++;
+		if (!layout.held[n]) empty++;
+		whole += space.usableMl * fillShare;
+		used += capacity[n * K]! - layout.free[n * K]!;
+	}
+	return { places, empty, share: whole ? Math.max(0, 1 - used / whole) : 0 };
+}
+
 export interface BrokenRule {
 	readonly groupId: string;
 	readonly nookId: string;

@@ -37,11 +37,13 @@ export {
 export {
 	brokenRules,
 	explainPart,
+	freeSpaceOf,
 	layoutOf,
 	pricesFor,
 	totalsOf,
 	type Alternative,
 	type BrokenRule,
+	type FreeSpace,
 	type PlaceReason,
 	type PlanTotals,
 	type Price

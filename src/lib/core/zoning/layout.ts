@@ -15,10 +15,14 @@ export class Layout {
 	/** Where a part stands in its nook's row. */
 	private readonly seat: Int32Array;
 	objective = 0;
+	/** How many parts stand nowhere. */
+	left: number;
 	private readonly kindCount: Int16Array;
-	private readonly partners: Int32Array[];
-	private readonly near: Float64Array[];
-	private readonly together: Float64Array[];
+	/** Partners of part g stand from `from[g]` up to `from[g + 1]` in the three rows below. */
+	private readonly from: Int32Array;
+	private readonly partner: Int32Array;
+	private readonly near: Float64Array;
+	private readonly together: Float64Array;
 
 	constructor(readonly problem: AssignmentProblem) {
 		const { G, N, pairs, capacity, overflow } = problem;
@@ -33,11 +37,15 @@ export class Layout {
 			lists[pair.a]!.push(p);
 			lists[pair.b]!.push(p);
 		});
-		this.partners = lists.map((list, g) =>
-			Int32Array.from(list, (p) => (pairs[p]!.a === g ? pairs[p]!.b : pairs[p]!.a))
+		this.from = new Int32Array(G + 1);
+		lists.forEach((list, g) => (this.from[g + 1] = this.from[g]! + list.length));
+		const rows = lists.flat();
+		this.partner = Int32Array.from(
+			lists.flatMap((list, g) => list.map((p) => (pairs[p]!.a === g ? pairs[p]!.b : pairs[p]!.a)))
 		);
-		this.near = lists.map((list) => Float64Array.from(list, (p) => pairs[p]!.near));
-		this.together = lists.map((list) => Float64Array.from(list, (p) => pairs[p]!.together));
+		this.near = Float64Array.from(rows, (p) => pairs[p]!.near);
+		this.together = Float64Array.from(rows, (p) => pairs[p]!.together);
+		this.left = G;
 		for (let g = 0; g < G; g++) this.objective += overflow[g]!;
 	}
 
@@ -46,11 +54,9 @@ export class Layout {
 		const { N, cost, overflow, distance } = this.problem;
 		if (n < 0) return overflow[g]!;
 		let sum = cost[g * N + n]!;
-		const partners = this.partners[g]!;
-		const near = this.near[g]!;
-		const together = this.together[g]!;
-		for (let i = 0; i < partners.length; i++) {
-			const m = this.assignment[partners[i]!]!;
+		const { assignment, partner, near, together } = this;
+		for (let i = this.from[g]!, end = this.from[g + 1]!; i < end; i++) {
+			const m = assignment[partner[i]!]!;
 			if (m >= 0) sum += m === n ? together[i]! : near[i]! * distance[n * N + m]!;
 		}
 		return sum;
@@ -85,19 +91,14 @@ export class Layout {
 		const n = this.assignment[g]!;
 		const m = this.assignment[h]!;
 		let delta = this.costAt(g, m) - this.costAt(g, n) + this.costAt(h, n) - this.costAt(h, m);
-		if (n < 0 || m < 0) {
-			// One of them is in overflow: `costAt` saw the other where it no longer stands.
-			const partners = this.partners[g]!;
-			for (let i = 0; i < partners.length; i++)
-				if (partners[i] === h) delta -= this.together[g]![i]!;
-			return delta;
-		}
-		const partners = this.partners[g]!;
-		for (let i = 0; i < partners.length; i++)
-			if (partners[i] === h)
+		for (let i = this.from[g]!, end = this.from[g + 1]!; i < end; i++) {
+			if (this.partner[i] !== h) continue;
+			// `costAt` saw the other where it no longer stands.
+			if (n < 0 || m < 0) delta -= this.together[i]!;
+			else
 				delta +=
-					this.near[g]![i]! * (distance[n * N + m]! + distance[m * N + n]!) -
-					2 * this.together[g]![i]!;
+					this.near[i]! * (distance[n * N + m]! + distance[m * N + n]!) - 2 * this.together[i]!;
+		}
 		return delta;
 	}
 
@@ -145,7 +146,10 @@ export class Layout {
 	}
 
 	private shift(g: number, n: number, sign: 1 | -1): void {
-		if (n < 0) return;
+		if (n < 0) {
+			this.left -= sign;
+			return;
+		}
 		const { G, K, demand, kinds } = this.problem;
 		if (sign < 0) {
 			this.seat[g] = this.held[n]!;

@@ -34,10 +34,10 @@ export const DEFAULT_SEARCH = { seed: 1, moves: 600_000, restarts: 3 } as const;
 const REPORT_EVERY = 20_000;
 /** Share of the moves that try to swap two parts rather than to move one. */
 const SWAP_SHARE = 0.3;
-/** Places are drawn with the power of a random number: 1 is even, more prefers the cheap ones. */
-const BIAS = 2;
+/** The heat is lowered once in so many moves. */
+const COOL_EVERY = 64;
 /** Share of the moves that put a part where it does not fit and find new places for what it drives out. */
-const FORCE_SHARE = 0.02;
+const FORCE_SHARE = 0.1;
 
 /**
  * Looks for an assignment of least effort: greedy start by regret, annealing over moves and swaps that keep
@@ -56,8 +56,10 @@ export function searchAssignment(
 		const list: number[] = [];
 		for (let n = 0; n < N; n++)
 			if (problem.cost[g * N + n] !== Infinity && (!only || only[g * N + n])) list.push(n);
-		return list;
+		// The cheapest first: see how places are drawn.
+		return list.sort((a, b) => problem.cost[g * N + a]! - problem.cost[g * N + b]! || a - b);
 	});
+	const forced = new Forced(G);
 	let best: Assignment = new Int32Array(G).fill(-1);
 	let bestObjective = Infinity;
 	let movesDone = 0;
@@ -85,19 +87,22 @@ export function searchAssignment(
 
 		const hot = startHeat(layout, allowed, random, below);
 		const cold = hot / 4000;
+		let heat = hot;
 		for (let move = 0; move < perRun; move++, movesDone++) {
-			const heat = hot * Math.pow(cold / hot, move / perRun);
+			if (move % COOL_EVERY === 0) heat = hot * Math.pow(cold / hot, move / perRun);
 			const kind = random();
 			if (kind < FORCE_SHARE) {
 				const g = pickPart(layout, below);
 				const list = allowed[g]!;
-				if (list.length) tryForce(layout, g, list[below(list.length)]!, allowed, heat, random);
+				if (list.length)
+					tryForce(layout, g, list[below(list.length)]!, allowed, forced, heat, random);
 			} else if (kind < FORCE_SHARE + SWAP_SHARE) trySwap(layout, below(G), below(G), heat, random);
 			else {
 				const g = below(G);
 				const list = allowed[g]!;
-				// The cheap places of a part are tried more often than the dear ones.
-				const n = list.length ? list[Math.floor(random() ** BIAS * list.length)]! : -1;
+				// The square of a random number: the first places of a part are tried more often than the last.
+				const draw = random();
+				const n = list.length ? list[Math.floor(draw * draw * list.length)]! : -1;
 				if (n < 0 || n === layout.assignment[g]) {
 					// Nowhere to go, or there already.
 				} else if (layout.fits(g, n)) tryMove(layout, g, n, heat, random);
@@ -120,8 +125,10 @@ export function searchAssignment(
 	return { assignment: best, objective: bestObjective, movesDone, stopped };
 }
 
+/** Chances under e to the power of minus this are none. */
+const HOPELESS = 16;
 const accepts = (delta: number, heat: number, random: () => number) =>
-	delta <= 0 || random() < Math.exp(-delta / heat);
+	delta <= 0 || (delta < HOPELESS * heat && random() < Math.exp(-delta / heat));
 
 function tryMove(layout: Layout, g: number, n: number, heat: number, random: () => number): void {
 	const from = layout.assignment[g]!;
@@ -152,7 +159,7 @@ function trySwap(
 function pickPart(layout: Layout, below: (limit: number) => number): number {
 	const { G } = layout.problem;
 	const from = below(G);
-	for (let i = 0; i < G; i++) {
+	for (let i = 0; i < G && layout.left > 0; i++) {
 		const g = (from + i) % G;
 		if (layout.assignment[g]! < 0) return g;
 	}
@@ -164,8 +171,12 @@ function cheapestFree(layout: Layout, g: number, allowed: readonly (readonly num
 	let best = -1;
 	let least = Infinity;
 	for (const n of allowed[g]!) {
+		if (!layout.fits(g, n)) continue;
 		const cost = layout.costAt(g, n);
-		if (cost < least && layout.fits(g, n)) [best, least] = [n, cost];
+		if (cost < least) {
+			best = n;
+			least = cost;
+		}
 	}
 	return best;
 }
@@ -173,19 +184,33 @@ function cheapestFree(layout: Layout, g: number, allowed: readonly (readonly num
 /** How many parts in a row may drive out others before a forced move gives up. */
 const CHAIN = 5;
 
-/** Drives parts out of nook `n`, one by one at random, until `g` fits; gives those that went. */
-function makeRoom(layout: Layout, g: number, n: number, random: () => number): number[] {
-	const { G } = layout.problem;
-	const driven: number[] = [];
-	while (!layout.fits(g, n)) {
-		const occupants: number[] = [];
-		for (let h = 0; h < G; h++) if (layout.assignment[h] === n) occupants.push(h);
-		const part = occupants[Math.floor(random() * occupants.length)];
-		if (part === undefined) break;
-		driven.push(part);
-		layout.place(part, -1);
+/** What a forced move has in hand; kept between moves, so that none of them allocates. */
+class Forced {
+	/** Parts that were moved with the places they had, each once. */
+	readonly parts: Int32Array;
+	readonly homes: Int32Array;
+	count = 0;
+	/** Parts that wait for a place, first in first out. */
+	readonly waiting: Int32Array;
+	private readonly seen: Uint8Array;
+
+	constructor(G: number) {
+		this.parts = new Int32Array(G);
+		this.homes = new Int32Array(G);
+		this.seen = new Uint8Array(G);
+		// A part may be driven out anew by each link of the chain.
+		this.waiting = new Int32Array(G * (CHAIN + 1));
 	}
-	return driven;
+	note(part: number, home: number): void {
+		if (this.seen[part]) return;
+		this.seen[part] = 1;
+		this.parts[this.count] = part;
+		this.homes[this.count++] = home;
+	}
+	clear(): void {
+		for (let i = 0; i < this.count; i++) this.seen[this.parts[i]!] = 0;
+		this.count = 0;
+	}
 }
 
 /**
@@ -197,37 +222,51 @@ function tryForce(
 	g: number,
 	n: number,
 	allowed: readonly (readonly number[])[],
+	forced: Forced,
 	heat: number,
 	random: () => number
 ): boolean {
 	if (n === layout.assignment[g]) return false;
+	const { G } = layout.problem;
+	const { waiting } = forced;
 	const before = layout.objective;
-	const homes = new Map<number, number>([[g, layout.assignment[g]!]]);
-	const homeless: { part: number; to: number }[] = [{ part: g, to: n }];
+	forced.note(g, layout.assignment[g]!);
 	layout.place(g, -1);
-	for (let link = 0; homeless.length && link < CHAIN;) {
-		const { part, to } = homeless.shift()!;
-		const free = to >= 0 ? to : cheapestFree(layout, part, allowed);
-		if (free >= 0 && layout.fits(part, free)) {
+	waiting[0] = g;
+	let next = 0;
+	let end = 1;
+	for (let link = 0; next < end && link < CHAIN;) {
+		const part = waiting[next++]!;
+		const free = link ? cheapestFree(layout, part, allowed) : layout.fits(part, n) ? n : -1;
+		if (free >= 0) {
+			if (!link) link++;
 			layout.place(part, free);
 			continue;
 		}
 		const list = allowed[part]!;
-		const target = to >= 0 ? to : list[Math.floor(random() * list.length)]!;
+		const target = link ? list[Math.floor(random() * list.length)]! : n;
 		link++;
-		for (const out of makeRoom(layout, part, target, random)) {
-			if (!homes.has(out)) homes.set(out, target);
-			homeless.push({ part: out, to: -1 });
+		while (!layout.fits(part, target) && layout.held[target]) {
+			const out = layout.members[target * G + Math.floor(random() * layout.held[target]!)]!;
+			forced.note(out, target);
+			layout.place(out, -1);
+			waiting[end++] = out;
 		}
 		if (layout.fits(part, target)) layout.place(part, target);
 	}
-	for (const { part, to } of homeless)
-		if (to < 0) layout.place(part, cheapestFree(layout, part, allowed));
-	if (accepts(layout.objective - before, heat, random)) return true;
-	for (const part of homes.keys()) layout.place(part, -1);
-	for (const [part, home] of homes) layout.place(part, home);
-	layout.objective = before;
-	return false;
+	while (next < end) {
+		const part = waiting[next++]!;
+		layout.place(part, cheapestFree(layout, part, allowed));
+	}
+	const kept = accepts(layout.objective - before, heat, random);
+	if (!kept) {
+		const { parts, homes, count } = forced;
+		for (let i = 0; i < count; i++) layout.place(parts[i]!, -1);
+		for (let i = 0; i < count; i++) layout.place(parts[i]!, homes[i]!);
+		layout.objective = before;
+	}
+	forced.clear();
+	return kept;
 }
 
 /** Places what stands nowhere, each time the part that would lose most by waiting; ties by index. */

@@ -4,6 +4,7 @@ import {
 	PlanId,
 	type Assignment as SavedAssignment,
 	type Home,
+	type WishPrice,
 	type ZonePlan
 } from '../model';
 import { branchAndBound, DEFAULT_BRANCH } from './branch';
@@ -35,6 +36,8 @@ export interface PlaceResult {
 	readonly objective: number;
 	readonly bound: number;
 	readonly seed: number;
+	/** What the pins and bans of each group cost; empty while the plan is still under work. */
+	readonly wishPrices: readonly WishPrice[];
 	readonly fingerprint: string;
 }
 
@@ -65,10 +68,10 @@ export interface SolveOptions {
 const WORK_PER_MOVE = 110;
 /** Shares of the budget: a quick plan first, then the tree, which proves plans without pairs and seldom others. */
 const QUICK_SHARE = 0.03;
-const TREE_SHARE = { linear: 0.72, pairs: 0.15 } as const;
+const TREE_SHARE = { linear: 0.72, pairs: 0.08 } as const;
 
 /** Small problems are walked through many times from the start, large ones once and slowly: measured on pair files. */
-const restartsFor = (parts: number) => (parts <= 30 ? 12 : parts <= 45 ? 4 : 1);
+const restartsFor = (parts: number) => (parts <= 30 ? 12 : parts <= 45 ? 4 : parts <= 90 ? 2 : 1);
 
 /**
  * Solves an assignment problem: a quick plan by annealing, then branch and bound from it, which gives the bound and
@@ -119,7 +122,7 @@ export function placeHome(
 	{ seed, moves, onProgress }: PlaceOptions,
 	model = buildZoneModel(home)
 ): PlaceResult {
-	const base = { seed, fingerprint: model.fingerprint };
+	const base = { seed, wishPrices: [], fingerprint: model.fingerprint };
 	if (!model.parts.length)
 		return {
 			...base,
@@ -143,7 +146,37 @@ export function placeHome(
 			onProgress?.({ doneShare: progress.doneShare, best: toResult(progress, 'stopped') })
 	});
 	const proven = solved.objective - solved.bound <= Math.abs(solved.objective) * PROVEN;
-	return toResult(solved, proven ? 'optimal' : solved.stopped ? 'stopped' : 'bounded');
+	const result = toResult(solved, proven ? 'optimal' : solved.stopped ? 'stopped' : 'bounded');
+	return solved.stopped ? result : { ...result, wishPrices: wishPrices(home, result, moves) };
+}
+
+/** Share of the moves that goes into what the wishes cost, all of them together. */
+const WISH_SHARE = 0.5;
+
+/**
+ * Says what the pins and bans of each group cost: a plan without them is looked for, from the one that keeps them, so
+ * that a price is never below zero. In the order of the first wish of each group.
+ */
+function wishPrices(
+	home: Home,
+	{ assignments, objective, seed }: PlaceResult,
+	moves: number
+): WishPrice[] {
+	const groupIds = [...new Set(home.pins.map(({ groupId }) => groupId))];
+	return groupIds.flatMap((groupId) => {
+		const model = buildZoneModel({
+			...home,
+			pins: home.pins.filter((pin) => pin.groupId !== groupId)
+		});
+		if (!model.parts.some(({ figures }) => figures.groupId === groupId)) return [];
+		const without = solveAssignment(
+			model.problem,
+			{ seed, moves: Math.max(1000, Math.floor((moves * WISH_SHARE) / groupIds.length)) },
+			writeAssignment(model, assignments)
+		);
+		const cost = (value: number) => Math.max(0, objective - value);
+		return [{ groupId, extra: cost(without.objective), atMost: cost(without.bound) }];
+	});
 }
 
 /** Turns nook indices into saved assignments; parts of one group in one nook are joined. */
@@ -199,6 +232,7 @@ export function toZonePlan(result: PlaceResult, id: string, name: string, now: s
 		objective: result.objective,
 		bound: result.bound,
 		seed: result.seed,
+		wishPrices: result.wishPrices.map((price) => ({ ...price })),
 		fingerprint: result.fingerprint,
 		madeAt: now,
 		learnUntil: null
