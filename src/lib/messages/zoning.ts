@@ -1,4 +1,4 @@
-import { formatLength, formatMass, formatVolume, type Home } from '../core/model';
+import { formatLength, formatMass, formatVolume, type Home, type WishPrice } from '../core/model';
 import type { BrokenRule, HardCode, SchoolVariant, SmallestChange, SoftCode } from '../core/zoning';
 
 /** Says why a group may not live in a nook. */
@@ -131,4 +131,14 @@ export function smallestChangeText(change: SmallestChange, home: Home): string {
 		case 'no-nook':
 			return 'No place of this home may take it. Change what the rule asks for, or find such a place.';
 	}
+}
+
+/** Says what the wishes for a group cost; null: that was not computed yet. */
+export function wishText(price: Pick<WishPrice, 'extra' | 'atMost'> | null): string {
+	if (!price) return 'Solve again to see what that costs.';
+	const metres = (value: number) => `${Math.round(value).toLocaleString('en')} m`;
+	if (price.atMost < 0.5) return 'It costs nothing: the best plan has it so.';
+	if (price.extra < 0.5)
+		return `No plan was found that is better without it (at most ${metres(price.atMost)} a week).`;
+	return `It costs ${metres(price.extra)} of effort a week, at most ${metres(price.atMost)}.`;
 }

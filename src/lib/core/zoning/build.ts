@@ -146,12 +146,12 @@ function peopleOf(home: Home, figures: GroupFigures): Person[] {
 	return own.length ? own : people.filter((person) => person.ageBand !== 'child');
 }
 
-/** Nook of each group where most of its volume stands now. */
+/** Nook of each group where most of its volume stands now; ties by id, whatever the order of the records. */
 function currentNooks(home: Home): Map<string, string> {
 	return new Map(
 		[...volumesNow(home)].map(([group, nooks]) => [
 			group,
-			[...nooks].sort((a, b) => b[1] - a[1])[0]![0]
+			[...nooks].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))[0]![0]
 		])
 	);
 }

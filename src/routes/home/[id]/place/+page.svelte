@@ -11,6 +11,7 @@
 		brokenRules,
 		buildZoneModel,
 		DEFAULT_PLACE,
+		freeSpaceOf,
 		layoutOf,
 		moveGroup,
 		pricesFor,
@@ -32,6 +33,7 @@
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
 	import PlaceHead from '$lib/ui/place/PlaceHead.svelte';
+	import WishList from '$lib/ui/place/WishList.svelte';
 	import PlaceReason from '$lib/ui/panels/PlaceReason.svelte';
 
 	const getStore = getHomeStore();
@@ -47,6 +49,7 @@
 	const layout = $derived(layoutOf(model, shown));
 	const before = $derived(totalsOf(model, assignmentNow(home)));
 	const after = $derived(totalsOf(model, shown));
+	const free = $derived(freeSpaceOf(model, layout, home.settings.play.fillShare));
 	const broken = $derived(plan ? brokenRules(model, layout.assignment) : []);
 	const runs = $derived(
 		Object.values(home.runs)
@@ -315,6 +318,11 @@
 			most {gap.toFixed(1)} % from the best. In metres walked there and back, reaches and broken wishes
 			counted in metres too.
 		</p>
+		<p class="soft mt-2 text-sm">
+			{free.empty} of {free.places} places stay empty; {Math.round(free.share * 100)} % of the room is
+			free to grow.
+		</p>
+		<WishList {home} {plan} {stale} />
 		{#if left.length}
 			<h3 class="mt-4" style="color:var(--color-error)">Without a place</h3>
 			<ul>
