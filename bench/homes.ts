@@ -4,9 +4,22 @@ import {
 	byHandAssignment,
 	DEFAULT_PLACE,
 	objectiveOf,
-	placeHome
+	placeHome,
+	writeAssignment,
+	type AssignmentProblem
 } from '../src/lib/core/zoning';
 import { median, round } from './measure';
+
+/** Effort of the groups that both plans place, without their pairs: what has no place cannot be compared. */
+function placedEffort(
+	{ G, N, cost }: AssignmentProblem,
+	mine: ArrayLike<number>,
+	other: ArrayLike<number>
+): number {
+	let sum = 0;
+	for (let g = 0; g < G; g++) if (mine[g]! >= 0 && other[g]! >= 0) sum += cost[g * N + mine[g]!]!;
+	return sum;
+}
 
 /** From a one-room flat to a house of some 200 nooks. */
 const SIZES = [
@@ -24,11 +37,19 @@ export function* benchHomes(): Generator<object> {
 			const home = generateHome({ seed, ...size });
 			const model = buildZoneModel(home);
 			const { ms, value } = median(1, () => placeHome(home, DEFAULT_PLACE, model));
-			const byHand = objectiveOf(model.problem, byHandAssignment(model.problem));
+			const hand = byHandAssignment(model.problem);
+			const planned = writeAssignment(model, value.assignments);
+			const byHand = objectiveOf(model.problem, hand);
 			return {
 				ms,
 				nooks: model.places.length,
 				saved: 100 * (1 - value.objective / byHand),
+				placed:
+					100 *
+					(1 -
+						placedEffort(model.problem, planned, hand) /
+							placedEffort(model.problem, hand, planned)),
+				byHandLeft: [...hand].filter((n) => n < 0).length,
 				gap: (100 * (value.objective - value.bound)) / value.objective,
 				overflow: value.overflow.length
 			};
@@ -41,8 +62,10 @@ export function* benchHomes(): Generator<object> {
 			groups: size.groups,
 			belowByHandPercent: middle(({ saved }) => saved),
 			leastBelowPercent: round(Math.min(...runs.map(({ saved }) => saved))),
+			placedBelowPercent: middle(({ placed }) => placed),
 			gapPercent: middle(({ gap }) => gap),
 			withoutPlace: middle(({ overflow }) => overflow),
+			withoutPlaceByHand: middle(({ byHandLeft }) => byHandLeft),
 			ms: middle(({ ms }) => ms)
 		};
 	}

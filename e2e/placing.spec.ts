@@ -1,5 +1,6 @@
+import { execFileSync } from 'node:child_process';
 import { expect, test, type Page } from '@playwright/test';
-import { goTo, openDemo, saved, solve } from './helpers';
+import { goTo, NOW, openDemo, saved, solve } from './helpers';
 
 const part = (page: Page, name: RegExp) =>
 	page.getByRole('navigation', { name: 'Parts of Place' }).getByRole('link', { name }).click();
@@ -90,4 +91,84 @@ test.describe('on a phone', () => {
 		await expect(page.getByText(new RegExp(`^${before - 1} steps,`))).toBeVisible();
 		await goTo(page, 'Place');
 	});
+});
+
+test('Place: a pin is kept, and the plan says what it costs', async ({ page }) => {
+	await openDemo(page, 'Place');
+	await solve(page);
+	const panel = page.getByRole('complementary', { name: 'Reasons and figures' });
+	await expect(panel).toContainText(/\d+ of \d+ places stay empty; \d+ % of the room is\s+free/);
+	// Put where it is dearer than anywhere, and pinned there.
+	await page
+		.getByRole('button', { name: /^Tag Hot drinks in / })
+		.first()
+		.press('Enter');
+	const dear = page.getByRole('button', { name: /: \+\d{2,}$/ }).last();
+	await dear.press('Enter');
+	await panel.getByRole('button', { name: 'Pin here' }).click();
+	const wish = panel.getByRole('list', { name: 'Wishes' }).getByRole('listitem');
+	await expect(wish).toContainText('Solve again to see what that costs');
+	await solve(page);
+	await expect(wish).toContainText(/It costs [\d,]+ m of effort a week, at most [\d,]+ m/);
+	await saved(page);
+	await page.reload();
+	await expect(wish).toContainText(/It costs [\d,]+ m of effort a week/);
+});
+
+test.describe('without a service worker between', () => {
+	test.use({ serviceWorkers: 'block' });
+	test('Place: a solver that breaks down in the middle leaves the last plan, and can be run again', async ({
+		page
+	}) => {
+		await openDemo(page, 'Place');
+		await solve(page);
+		const tag = page.getByRole('button', { name: /^Tag Baking in / }).first();
+		const before = await tag.getAttribute('aria-label');
+		const script = /place\.worker/;
+		await page.route(script, (route) =>
+			route.fulfill({
+				contentType: 'text/javascript',
+				body: `addEventListener('message', ({ data }) => {
+				postMessage({ kind: 'progress', id: data.id, progress: { doneShare: 0.3, best: { objective: 1 } } });
+				queueMicrotask(() => { throw new Error('out of memory'); });
+			});`
+			})
+		);
+		await page.reload();
+		await page.getByRole('button', { name: 'Solve again' }).click();
+		await expect(page.getByRole('alert')).toContainText('The plan was not computed');
+		await expect(page.getByRole('alert')).toContainText('out of memory');
+		await expect(page.getByRole('alert')).toContainText('The last plan is still here');
+		expect(await tag.getAttribute('aria-label')).toBe(before);
+		await page.unroute(script);
+		await page.reload();
+		await solve(page);
+		await expect(page.getByRole('alert')).toHaveCount(0);
+	});
+});
+
+test('Place: a house of 200 places and 250 groups: stopped in the middle, then planned to the end', async ({
+	page
+}, info) => {
+	test.setTimeout(180_000);
+	const path = info.outputPath('house.keepnook.json');
+	execFileSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'e2e/write-home.ts', path]);
+	await page.clock.setFixedTime(NOW);
+	await page.goto('/');
+	await page.getByLabel('Import a home file').setInputFiles(path);
+	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible({ timeout: 30_000 });
+	await goTo(page, 'Place');
+	await page.getByRole('button', { name: 'Solve', exact: true }).click();
+	await expect(page.getByRole('status').filter({ hasText: /\d+ %, best/ })).toBeVisible({
+		timeout: 60_000
+	});
+	await page.getByRole('button', { name: 'Stop, keep the best' }).click();
+	const panel = page.getByRole('complementary', { name: 'Reasons and figures' });
+	await expect(panel.getByRole('heading', { name: 'The whole week' })).toBeVisible();
+	await expect(panel.getByRole('heading', { name: 'Broken rules' })).toHaveCount(0);
+	await saved(page);
+	await page.getByRole('button', { name: 'Solve again' }).click();
+	await expect(page.getByRole('button', { name: 'Solve again' })).toBeVisible({ timeout: 90_000 });
+	await expect(panel.getByRole('heading', { name: 'Broken rules' })).toHaveCount(0);
+	await expect(panel).toContainText(/at\s+most \d+\.\d % from the best/);
 });
