@@ -14,7 +14,7 @@ interface Instance {
 
 /** What a trial of so many moves tells of this machine turns a budget into a count; a part of it is kept in hand. */
 const TRIAL_MOVES = 20_000;
-const IN_HAND = 0.72;
+const IN_HAND = 0.68;
 const LEAST_PER_MS = 600;
 const MOST_PER_MS = 2500;
 /** Leaving a group out costs more than any plan that has it in. */

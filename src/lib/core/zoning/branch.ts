@@ -1,5 +1,5 @@
 import { Layout } from './layout';
-import { linearCosts } from './pair-costs';
+import { PairSplit } from './pair-costs';
 import { objectiveOf, violations, type Assignment, type AssignmentProblem } from './problem';
 import { Relaxation, toRelaxable } from './relaxation';
 import { descend, placeByRegret } from './search';
@@ -53,6 +53,18 @@ const RESTART_SHARE = 0.2;
 
 const REPORT_EVERY = 6;
 const LAYING_OUT = 10;
+/** What a pair of nooks of a pair costs to charge. */
+const CHARGING = 1.5;
+/** Times the split of the pairs is levelled at the root: at most, and in a later run of the tree. */
+const LEVELS = { first: 40, again: 6 };
+/** The levelling ends when so many passes together have not raised the bound by this share. */
+/** Rounds of prices before the first levelling: good prices for a poor split are soon worth nothing. */
+const FIRST_ROUNDS = 60;
+const LEVEL_PACE = 0.5;
+/** Times the prices of a node are climbed again after places were closed. */
+const PASSES = 4;
+const LEVEL_PATIENCE = 6;
+const LEVEL_GAIN = 5e-4;
 
 interface Node {
 	/** G × N: 1 where a part may still go. */
@@ -97,7 +109,8 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 	const rootOpen = new Uint8Array(G * N);
 	for (let cell = 0; cell < G * N; cell++) rootOpen[cell] = Number(problem.cost[cell] !== Infinity);
 	const fixedNone = new Int32Array(G).fill(-1);
-	const { linear, spill } = linearCosts(problem, rootOpen, fixedNone);
+	const split = new PairSplit(problem);
+	const { linear, spill } = split.charge(rootOpen, fixedNone);
 	const relaxation = new Relaxation(toRelaxable(problem, linear, spill, options.steps));
 	const { weights, rooms: fullRooms } = relaxation.model;
 	// Work under way, from here on changed by `expand` and `mend`.
@@ -120,6 +133,8 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 		offer(layout.assignment);
 	}
 
+	/** Times the tree was begun anew. */
+	let run = 0;
 	let rootBound = -Infinity;
 	let rootPrice = relaxation.price.slice();
 	let rootObjective = bestObjective;
@@ -139,7 +154,10 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 		relaxation.price.set(node.price);
 		let bound = node.bound;
 		let ways: Float64Array | null = null;
-		for (let pass = 0; pass < 4; pass++) {
+		const levels = !isRoot || !problem.pairs.length ? 0 : run ? LEVELS.again : LEVELS.first;
+		let levelled = { bound: -Infinity, pass: 0, split: split.save(), price: node.price };
+		let levelling = levels > 0;
+		for (let pass = 0, plain = 0; plain < PASSES; pass++) {
 			const layout = new Layout(problem);
 			const rooms = fullRooms.slice();
 			for (let g = 0; g < G; g++) {
@@ -150,8 +168,8 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 				rooms[n]! -= weights[n]![g]!;
 			}
 			// What laying out a node costs, in the same coin as the tables.
-			relaxation.work += LAYING_OUT * G * M;
-			const costs = linearCosts(problem, open, fixed);
+			relaxation.work += LAYING_OUT * G * M + CHARGING * problem.pairs.length * N * N;
+			const costs = split.charge(open, fixed);
 			const cost = new Float64Array(G * M);
 			for (let g = 0; g < G; g++) {
 				for (let n = 0; n < N; n++) {
@@ -163,10 +181,12 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 				cost[g * M + N] = spillOpen[g] ? costs.spill[g]! : Infinity;
 			}
 			const climbed = relaxation.climb(cost, rooms, fixed, {
-				rounds: pass ? Math.min(rounds, options.nodeRounds) : rounds,
+				rounds: levelling
+					? Math.min(rounds, pass ? options.nodeRounds : FIRST_ROUNDS)
+					: Math.min(rounds, plain ? options.nodeRounds : rounds),
 				known: bestObjective,
 				enough: enough(),
-				pace
+				pace: pass && levels ? LEVEL_PACE : pace
 			});
 			bound = Math.max(bound, climbed);
 			if (isRoot) rootPrice = relaxation.price.slice();
@@ -202,6 +222,19 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 				offer(Int32Array.from(fixed, (n) => (n >= N ? -1 : n)));
 				return [];
 			}
+			if (levelling) {
+				if (climbed > levelled.bound + Math.abs(climbed) * LEVEL_GAIN)
+					levelled = { bound: climbed, pass, split: split.save(), price: relaxation.price.slice() };
+				levelling = pass < levels && pass - levelled.pass < LEVEL_PATIENCE && !isOver();
+				if (levelling) split.level(ways, climbed, open, fixed);
+				else {
+					// From the best split there was, and now for as many rounds as the root is worth.
+					split.restore(levelled.split);
+					relaxation.price.set(levelled.price);
+				}
+				continue;
+			}
+			plain++;
 			if (!news) break;
 		}
 
@@ -251,7 +284,7 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 		return waiting.splice(at, 1)[0];
 	};
 	let bound = -Infinity;
-	for (let run = 0, again = true; again; run++) {
+	for (let again = true; again; run++) {
 		rootObjective = bestObjective;
 		let waiting: Node[] = [];
 		let node: Node | undefined = {

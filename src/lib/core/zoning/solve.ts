@@ -66,9 +66,12 @@ export interface SolveOptions {
 
 /** Cells of knapsack tables that are filled in the time of one move. */
 const WORK_PER_MOVE = 110;
-/** Shares of the budget: a quick plan first, then the tree, which proves plans without pairs and seldom others. */
+/** Shares of the budget: a quick plan first, then the tree, which proves plans without pairs, and small ones with. */
 const QUICK_SHARE = 0.03;
-const TREE_SHARE = { linear: 0.72, pairs: 0.08 } as const;
+const treeShareOf = ({ G, pairs }: AssignmentProblem): number => {
+	if (!pairs.length) return 0.72;
+	return G <= 30 ? 0.6 : G <= 45 ? 0.3 : 0.12;
+};
 
 /** Small problems are walked through many times from the start, large ones once and slowly: measured on pair files. */
 const restartsFor = (parts: number) => (parts <= 30 ? 12 : parts <= 45 ? 4 : parts <= 90 ? 2 : 1);
@@ -82,7 +85,7 @@ export function solveAssignment(
 	{ seed, moves, onProgress }: SolveOptions,
 	start?: Assignment
 ): SolveResult {
-	const treeShare = problem.pairs.length ? TREE_SHARE.pairs : TREE_SHARE.linear;
+	const treeShare = treeShareOf(problem);
 	const quick = searchAssignment(problem, {
 		seed,
 		moves: Math.ceil(moves * QUICK_SHARE),
