@@ -14,6 +14,7 @@ import {
 	readHomeFile,
 	writeHomeFile
 } from '.';
+import { toVersion3 } from './to-version-3';
 
 const codesOf = (text: string) => {
 	const result = readHomeFile(text);
@@ -119,6 +120,40 @@ describe('versions', () => {
 		expect(Object.values(sessions)[0]!.runningSince).toBeNull();
 		expect(zonePlans['p1']!.learnUntil).toBe('2026-03-16');
 		expect(clearDay?.hands).toBe(2);
+	});
+	it('reads the frozen fixture of version 3, with everything that version added', () => {
+		const text = readFileSync(new URL('./fixtures/v3.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		const { groups, things, zonePlans } = result.home;
+		const dairy = Object.values(groups).find(({ name }) => name === 'Dairy')!;
+		expect(dairy.overrides).toMatchObject({ usesPerWeek: 9, needs: ['chilled', 'dark'] });
+		expect(dairy.partners[0]).toMatchObject({ weight: 2.5, why: 'hand' });
+		expect(groups['spares-1']!.stockOf).not.toBeNull();
+		expect(Object.values(groups).some(({ why }) => why[0]?.code === 'category')).toBe(true);
+		expect(Object.values(things).find(({ name }) => name === 'penne')).toMatchObject({
+			groupByHand: true,
+			allergens: { contains: ['gluten'], freeFrom: ['sesame'] }
+		});
+		expect(zonePlans['p1']!.wishPrices[0]!.extra).toBe(12.5);
+	});
+	it('keeps what was put by hand in version 2, which did not say which things were', () => {
+		const old = {
+			things: { a: { groupId: 'g' }, b: { groupId: 'h' }, c: { groupId: null } },
+			groups: {
+				g: { byHand: true, partners: [{ groupId: 'h', weight: 2 }], overrides: { volumeMl: 5 } },
+				h: { byHand: false, partners: [], overrides: {} }
+			},
+			zonePlans: { p: {} }
+		};
+		expect(toVersion3(old)).toMatchObject({
+			things: { a: { groupByHand: true }, b: { groupByHand: false }, c: { groupByHand: false } },
+			groups: {
+				g: { partners: [{ why: 'hand' }], overrides: { volumeMl: 5, look: null }, stockOf: null }
+			},
+			zonePlans: { p: { wishPrices: [] } }
+		});
 	});
 	it('climbs the ladder step by step and says when a step is missing', () => {
 		const steps = [(home: unknown) => [home, 2], (home: unknown) => [home, 3]];
