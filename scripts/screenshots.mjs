@@ -75,6 +75,12 @@ try {
 	await stage('Sort');
 	await page.getByRole('button', { name: /^Cutlery:/ }).click();
 	await shot('sort');
+	await part(/^Board/);
+	await page.getByLabel('Find things').fill('box');
+	await page.getByRole('button', { name: /^Choose all/ }).click();
+	await shot('sort-board');
+	await part(/^Proposed/);
+	await shot('sort-proposal');
 	await stage('Place');
 	await page.getByRole('button', { name: 'Solve' }).click();
 	await page.getByRole('heading', { name: 'The whole week' }).waitFor();
