@@ -73,8 +73,6 @@ export function reasonText({ code, words: [word = ''] }: GroupReason): string {
 			return `${word} was too little for a place of its own, and joined its nearest kin.`;
 		case 'few-nooks':
 			return `${word} joined it, since there are more groups than places.`;
-		case 'siblings':
-			return `${word} is of the same kind.`;
 	}
 }
 

@@ -1,22 +1,21 @@
-import { GroupId, type Edit, type GroupOverrides, type Home } from '../model';
-import { addGroup, dropEmpty, removeGroup } from './changes';
+import { GroupId, LotId, type Edit, type GroupOverrides, type Home } from '../model';
+import { addGroup, dropEmpty, removeGroup } from './records';
 import { partStock } from './stock';
-import { LotId } from '../model';
 
 /** Makes the edit that puts things into another group by hand: a new proposal leaves them there. */
 export function moveThings(thingIds: readonly string[], groupId: string): Edit {
 	return (draft) => {
 		const group = draft.groups[groupId];
 		if (!group || group.stockOf !== null) return;
-		const from = new Set<string | null>();
+		const heirs = new Map<string | null, GroupId>();
 		for (const id of thingIds) {
 			const thing = draft.things[id];
 			if (!thing) continue;
-			if (thing.groupId !== group.id) from.add(thing.groupId);
+			if (thing.groupId !== group.id) heirs.set(thing.groupId, group.id);
 			thing.groupId = group.id;
 			thing.groupByHand = true;
 		}
-		dropEmpty(draft, from, group.id);
+		dropEmpty(draft, heirs);
 	};
 }
 

@@ -12,14 +12,8 @@ export {
 	type SummedFigure
 } from './aggregate';
 export { allergensOf, householdAllergens, type Allergens } from './allergens';
-export {
-	addGroup,
-	groupChanges,
-	looseChanges,
-	tagCode,
-	takeChanges,
-	type GroupChange
-} from './changes';
+export { groupChanges, looseChanges, takeChanges, type GroupChange } from './changes';
+export { addGroup, tagCode } from './records';
 export {
 	joinGroups,
 	keepSparesApart,

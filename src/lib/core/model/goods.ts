@@ -220,8 +220,7 @@ export const GROUP_REASONS = [
 	'often',
 	'seldom',
 	'sliver',
-	'few-nooks',
-	'siblings'
+	'few-nooks'
 ] as const;
 export const GroupReason = z.strictObject({
 	code: z.enum(GROUP_REASONS),
