@@ -2,13 +2,16 @@ import { describe, expect, it } from 'vitest';
 import { demoHome } from '../data/demo';
 import { NOW, TODAY } from '../core/fixtures/tiny-home';
 import { adviseLot } from '../core/clearing';
+import { groupChanges, proposePartners } from '../core/grouping';
+import { GROUP_REASONS } from '../core/model';
 import { HARD_CODES, SOFT_CODES } from '../core/zoning';
 import { nextSteps } from '../core/upkeep';
 import { adviceText, dateText, daysText, intakeIssueText } from './clearing';
 import { fileIssueText } from './files';
 import { lengthIssueText, surveyIssueText } from './survey';
 import { stepText } from './steps';
-import { hardText, softText } from './zoning';
+import { changeText, partnerText, reasonText, tripsText, usesText } from './sorting';
+import { hardText, softText, wishText } from './zoning';
 
 const isSentence = (text: string) => {
 	expect(text).toMatch(/[.?!]$/);
@@ -47,6 +50,26 @@ describe('words', () => {
 			'hazard-apart'
 		])
 			expect([...codes]).toContain(code);
+	});
+	it('stand for every reason of a group, and for every change that is proposed', () => {
+		const home = demoHome(NOW);
+		for (const code of GROUP_REASONS) isSentence(reasonText({ code, words: ['Cans'] }));
+		for (const change of groupChanges(home)) {
+			expect(changeText(change, home)).toMatch(/^(Make|Add) /);
+			change.why.forEach((reason) => isSentence(reasonText(reason)));
+		}
+		for (const pair of proposePartners(home)) expect(partnerText(pair)).not.toBe('');
+		expect(tripsText(1)).toBe('1 trip a week');
+		expect(usesText(0.5)).toBe('0.50');
+		expect(usesText(57.2)).toBe('57');
+	});
+	it('say what a wish costs, and what is not known', () => {
+		isSentence(wishText(null));
+		expect(wishText({ extra: 0, atMost: 0 })).toContain('nothing');
+		expect(wishText({ extra: 0, atMost: 20 })).toContain('at most 20 m');
+		expect(wishText({ extra: 1551, atMost: 1600 })).toBe(
+			'It costs 1,551 m of effort a week, at most 1,600 m.'
+		);
 	});
 	it('stand for every next step of the demo home', () => {
 		for (const step of nextSteps(demoHome(NOW), TODAY)) {

@@ -10,7 +10,7 @@ import {
 } from '../core/model';
 import type { GroupChange, PartnerPair, SummedFigure } from '../core/grouping';
 
-/** Writes a count of uses: whole from ten on. @example usesText(0.5) // '0.5' */
+/** Writes a count of uses: whole from ten on. @example usesText(0.5) // '0.50' */
 export const usesText = (value: number): string =>
 	value >= 10 ? value.toFixed(0) : value.toFixed(value < 1 && value > 0 ? 2 : 1);
 
@@ -85,6 +85,10 @@ export function changeText({ groupId, name, nameNow, moves }: GroupChange, home:
 		? `Add ${things} to ${now}`
 		: `Add ${things} to ${now}, and call it ${name}`;
 }
+
+/** Says how often one goes from one group to another. @example tripsText(1) // '1 trip a week' */
+export const tripsText = (weight: number): string =>
+	`${weight} ${weight === 1 ? 'trip' : 'trips'} a week`;
 
 /** Says where the weight of a pair comes from. */
 export function partnerText({ why, words }: Pick<PartnerPair, 'why' | 'words'>): string {

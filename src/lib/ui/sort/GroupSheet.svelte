@@ -122,6 +122,7 @@
 	{#if people.length}
 		<WordChoice
 			legend="Used by"
+			none="everybody"
 			words={people.map(({ id }) => id)}
 			names={Object.fromEntries(people.map(({ id, name }) => [id, name]))}
 			chosen={new Set(own.userIds as (typeof people)[number]['id'][])}

@@ -5,9 +5,11 @@
 		names: Readonly<Record<Word, string>>;
 		chosen: ReadonlySet<Word>;
 		byHand: boolean;
+		/** What it means that no word is chosen. */
+		none?: string;
 		onchange: (words: Word[] | null) => void;
 	}
-	let { legend, words, names, chosen, byHand, onchange }: Props = $props();
+	let { legend, words, names, chosen, byHand, none = 'none', onchange }: Props = $props();
 	const said = $derived(words.filter((word) => chosen.has(word)).map((word) => names[word]));
 	function flip(word: Word) {
 		const next = new Set(chosen);
@@ -19,7 +21,7 @@
 <!-- A set of words that is computed, and can be said otherwise by hand. -->
 <details class="rule-top">
 	<summary
-		><span>{legend}</span><span class="said">{said.join(', ') || 'none'}</span>
+		><span>{legend}</span><span class="said">{said.join(', ') || none}</span>
 		<span class="soft text-sm">{byHand ? 'by hand' : ''}</span></summary
 	>
 	<fieldset class="flex flex-wrap gap-x-4 pb-2">

@@ -112,7 +112,7 @@
 			<a class="tool tool-now" href="/home/{home.id}/clear">Go to Clear</a>
 		</EmptyNote>
 	{:else}
-		<div class="board">
+		<div class="board" class:beside={!!single}>
 			<TagRail
 				{groups}
 				{figures}
@@ -291,20 +291,32 @@
 		width: 20px;
 		height: 20px;
 	}
+	/* With the panel beside it the name matters more than the category. */
+	.beside .heads,
+	.beside .thing {
+		grid-template-columns: 2.75rem minmax(0, 1fr) 4.5rem minmax(0, 11rem);
+	}
+	.beside .wide {
+		display: none;
+	}
+	@media (max-width: 1023px) {
+		.heads,
+		.thing,
+		.beside .heads,
+		.beside .thing {
+			grid-template-columns: 2.75rem minmax(0, 1fr) 3rem 4rem;
+		}
+		.wide,
+		.thing :global(.tag .name) {
+			display: none;
+		}
+	}
 	@media (max-width: 767px) {
 		.board {
 			grid-template-columns: minmax(0, 1fr);
 		}
 		.small {
 			display: block;
-		}
-		.heads,
-		.thing {
-			grid-template-columns: 2.75rem minmax(0, 1fr) 3rem 4rem;
-		}
-		.wide,
-		.thing :global(.tag .name) {
-			display: none;
 		}
 	}
 </style>

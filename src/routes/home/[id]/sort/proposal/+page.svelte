@@ -7,7 +7,7 @@
 		type GroupChange,
 		type PartnerPair
 	} from '$lib/core/grouping';
-	import { changeText, partnerText, reasonText } from '$lib/messages/sorting';
+	import { changeText, partnerText, reasonText, tripsText } from '$lib/messages/sorting';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
@@ -100,7 +100,7 @@
 				<li class="rule-top card">
 					<span class="flex min-w-0 flex-wrap items-center gap-x-2 gap-y-1">
 						<TagChip group={home.groups[pair.a]!} /> and <TagChip group={home.groups[pair.b]!} />
-						<span class="measure">{pair.weight} trips a week</span>
+						<span class="measure">{tripsText(pair.weight)}</span>
 						<span class="soft text-sm">{partnerText(pair)}</span>
 					</span>
 					<button
