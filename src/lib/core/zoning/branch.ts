@@ -60,6 +60,10 @@ const LEVELS = { first: 40, again: 6 };
 /** The levelling ends when so many passes together have not raised the bound by this share. */
 /** Rounds of prices before the first levelling: good prices for a poor split are soon worth nothing. */
 const FIRST_ROUNDS = 60;
+/** Rounds that the root gets even when levelling has used up the work: a bound is worth that. */
+const LAST_ROUNDS = 300;
+/** One node in so many is mended into a plan, and one levelling. */
+const MEND_EVERY = 8;
 const LEVEL_PACE = 0.5;
 /** Times the prices of a node are climbed again after places were closed. */
 const PASSES = 4;
@@ -183,7 +187,7 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 			const climbed = relaxation.climb(cost, rooms, fixed, {
 				rounds: levelling
 					? Math.min(rounds, pass ? options.nodeRounds : FIRST_ROUNDS)
-					: Math.min(rounds, plain ? options.nodeRounds : rounds),
+					: Math.min(rounds, plain ? options.nodeRounds : isOver() ? LAST_ROUNDS : rounds),
 				known: bestObjective,
 				enough: enough(),
 				pace: pass && levels ? LEVEL_PACE : pace
@@ -191,7 +195,8 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 			bound = Math.max(bound, climbed);
 			if (isRoot) rootPrice = relaxation.price.slice();
 			if (bound >= enough()) return [];
-			if (nodes < 40 || nodes % 8 === 0) mend(relaxation.takenAt, fixed, open);
+			if (levelling ? pass % MEND_EVERY === 0 : nodes < 40 || nodes % MEND_EVERY === 0)
+				mend(relaxation.takenAt, fixed, open);
 			if (bound >= enough()) return [];
 			ways = relaxation.forced(cost, rooms, fixed);
 			const limit = enough();

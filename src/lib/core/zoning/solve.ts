@@ -70,7 +70,7 @@ const WORK_PER_MOVE = 110;
 const QUICK_SHARE = 0.03;
 const treeShareOf = ({ G, pairs }: AssignmentProblem): number => {
 	if (!pairs.length) return 0.72;
-	return G <= 30 ? 0.6 : G <= 45 ? 0.3 : 0.12;
+	return G <= 30 ? 0.6 : G <= 45 ? 0.3 : G <= 90 ? 0.12 : 0.07;
 };
 
 /** Small problems are walked through many times from the start, large ones once and slowly: measured on pair files. */
