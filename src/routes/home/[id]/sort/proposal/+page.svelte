@@ -63,7 +63,7 @@
 		<h2 class="mb-1">Groups</h2>
 		<ul aria-label="Proposed groups">
 			{#each changes as change (change.key)}
-				<li class="rule-top card">
+				<li class="rule-top change">
 					<div class="min-w-0">
 						<h3>{changeText(change, home)}</h3>
 						<p class="soft text-sm">
@@ -97,7 +97,7 @@
 		</div>
 		<ul aria-label="Proposed partners">
 			{#each pairs as pair (`${pair.a}/${pair.b}`)}
-				<li class="rule-top card">
+				<li class="rule-top change">
 					<span class="flex min-w-0 flex-wrap items-center gap-x-2 gap-y-1">
 						<TagChip group={home.groups[pair.a]!} /> and <TagChip group={home.groups[pair.b]!} />
 						<span class="measure">{tripsText(pair.weight)}</span>
@@ -116,7 +116,7 @@
 </Bench>
 
 <style>
-	.card {
+	.change {
 		display: grid;
 		grid-template-columns: minmax(0, 1fr) auto;
 		gap: 1rem;
