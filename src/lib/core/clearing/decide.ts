@@ -10,7 +10,7 @@ import {
 	type NookId,
 	type Verdict
 } from '../model';
-import { groupOfLots } from '../grouping';
+import { groupOfLots, spareOf } from '../grouping';
 import { effectiveDate } from '../rotation';
 import type { Advice } from './advice-rules';
 import { dueFor, LEAVING } from './leaving';
@@ -120,16 +120,28 @@ export function undecidedLots(
 		.map((lot) => lot.id as string);
 }
 
-/** Where a lot moves unless another place is chosen: as the plan in force says for its group. */
-export function planTarget(home: Home, lotId: string): NookId | null {
-	const groupId = groupOfLots(home).get(lotId);
+/** The place of a group in the plan in force, the first of several; null: it has none. */
+function plannedPlace(home: Home, groupId: string | undefined): NookId | null {
 	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
 	return plan?.assignments.find((part) => part.groupId === groupId)?.nookId ?? null;
 }
 
-/** Where back stock goes: the place of the group among the satellite places, else the first of them; null: none. */
-export function backPlace(home: Home): NookId | null {
-	return Object.values(home.nooks).find((nook) => nook.tags.includes('satellite'))?.id ?? null;
+/** Where a lot moves unless another place is chosen: as the plan in force says for its group. */
+export const planTarget = (home: Home, lotId: string): NookId | null =>
+	plannedPlace(home, groupOfLots(home).get(lotId));
+
+/**
+ * Where a lot goes as back stock: where the plan has the spares of its group, when they are kept apart; else the first
+ * of the satellite places; null: there is none.
+ */
+export function backPlace(home: Home, lotId: string): NookId | null {
+	const groupId = home.things[home.lots[lotId]?.thingId ?? '']?.groupId;
+	const spares = groupId ? spareOf(home, groupId) : undefined;
+	return (
+		plannedPlace(home, spares?.id) ??
+		Object.values(home.nooks).find((nook) => nook.tags.includes('satellite'))?.id ??
+		null
+	);
 }
 
 /**

@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import type { Home } from '../model';
-import { apply, bareKitchen, counter, NOW, TODAY, withLines } from '../fixtures/tiny-home';
+import {
+	apply,
+	bareKitchen,
+	counter,
+	groupByCategory,
+	NOW,
+	TODAY,
+	withLines
+} from '../fixtures/tiny-home';
+import { keepSparesApart } from '../grouping';
+import { adoptPlan, placeHome, toZonePlan } from '../zoning';
 import {
 	adviseLot,
 	backPlace,
@@ -177,20 +187,39 @@ describe('a decision', () => {
 		expect(doNotBuy(home)).toEqual(['soup']);
 	});
 	it('sends back stock to a back place where there is one', () => {
-		expect(backPlace(stocked)).toBeNull();
+		const lot = lotOf(stocked, 'soup');
+		expect(backPlace(stocked, lot.id)).toBeNull();
 		const home = apply(
 			stocked,
 			(draft) => void draft.nooks[drawers[0]!.id]!.tags.push('satellite')
 		);
-		const lot = lotOf(home, 'soup');
 		const moved = apply(
 			home,
-			decide({ ...base, lotId: lot.id, verdict: 'back-stock', toNookId: backPlace(home) })
+			decide({ ...base, lotId: lot.id, verdict: 'back-stock', toNookId: backPlace(home, lot.id) })
 		);
 		expect(moved.lots[lot.id]!.nookId).toBe(drawers[0]!.id);
 		expect(
 			adviseLot({ home, lot, thing: home.things[lot.thingId]!, today: TODAY })[0]
 		).toMatchObject({ code: 'spare', facts: { here: 3, enough: 2 } });
+	});
+	it('sends back stock to where the plan has the spares of its group', () => {
+		const lot = lotOf(stocked, 'soup');
+		const home = apply(
+			stocked,
+			groupByCategory(counter('gr')),
+			(draft) => {
+				const groupId = draft.things[lot.thingId]!.groupId!;
+				keepSparesApart(groupId, 'spares', counter('sp'))(draft);
+				draft.nooks[drawers[0]!.id]!.tags.push('satellite');
+			},
+			adoptPlan({
+				...toZonePlan(placeHome(stocked, { seed: 1, moves: 10 }), 'p', 'Plan', NOW),
+				assignments: [{ groupId: 'spares' as never, nookId: drawers[1]!.id, share: 1 }]
+			})
+		);
+		expect(backPlace(home, lot.id)).toBe(drawers[1]!.id);
+		const without = apply(home, (draft) => void (draft.activePlanId = null));
+		expect(backPlace(without, lot.id)).toBe(drawers[0]!.id);
 	});
 });
 

@@ -123,7 +123,7 @@
 		const thing = home.things[current.thingId]!;
 		const first = advice[0] ?? null;
 		const target =
-			verdict === 'back-stock' ? backPlace(home) : moveTo ? NookId.parse(moveTo) : null;
+			verdict === 'back-stock' ? backPlace(home, current.id) : moveTo ? NookId.parse(moveTo) : null;
 		// What leaves but is restocked goes on the list in the same gesture.
 		const again = !avoid && (wantAgain || (LEAVING.has(verdict) && thing.parPacks !== null));
 		const ids = { decision: newId(), event: newId(), rest: newId() };
