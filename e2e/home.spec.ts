@@ -42,7 +42,7 @@ test('a home of one’s own from nothing, through all eight stages', async ({ pa
 	}
 	await goTo(page, 'Sort');
 	await page.getByRole('button', { name: 'Group 6 loose things' }).click();
-	await expect(page.getByRole('button', { name: /^Tableware:/ })).toBeVisible();
+	await expect(page.getByRole('button', { name: /^Everyday dishes:/ })).toBeVisible();
 	await goTo(page, 'Place');
 	await solve(page);
 	await expect(page.getByRole('button', { name: /^Tag Dairy in Fridge-freezer: / })).toBeVisible();

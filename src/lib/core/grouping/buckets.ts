@@ -18,6 +18,7 @@ export type OwnRule = Extract<Hazard, (typeof OWN_RULES)[number]> | '';
 export interface Card {
 	readonly thing: Thing;
 	readonly category: Category;
+	readonly pieces: number;
 	readonly volumeMl: number;
 	readonly uses: number;
 	readonly cold: Cold;
@@ -46,9 +47,9 @@ export interface Bucket {
 	groupId: string | null;
 }
 
-/** Under this a group is a sliver, ml and things (handbook). */
+/** Under this a group is a sliver, ml and pieces (handbook: a litre, or three things). */
 const SLIVER_ML = 1000;
-const SLIVER_THINGS = 3;
+const SLIVER_PIECES = 3;
 /** From this share of a group's volume on, a category has a say in its name. */
 const NAMING_SHARE = 0.2;
 
@@ -65,6 +66,7 @@ export const cardOf = (
 ): Card => ({
 	thing,
 	category: categoryOf(thing.category),
+	pieces,
 	volumeMl: pieceVolumeMl(thing) * pieces,
 	uses: usesPerWeek(thing),
 	cold: coldOf(thing),
@@ -82,7 +84,9 @@ export const filled = (cards: readonly Card[]): Pick<Bucket, 'cards' | 'volumeMl
 });
 
 export const isSliver = (bucket: Bucket): boolean =>
-	!bucket.closed && (bucket.cards.length < SLIVER_THINGS || bucket.volumeMl < SLIVER_ML);
+	!bucket.closed &&
+	(bucket.volumeMl < SLIVER_ML ||
+		bucket.cards.reduce((sum, { pieces }) => sum + pieces, 0) < SLIVER_PIECES);
 
 const mainStation = ({ category }: Card) =>
 	[...category.stations].sort((a, b) => b.share - a.share)[0]?.kind;

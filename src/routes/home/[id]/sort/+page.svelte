@@ -44,6 +44,11 @@
 	const group = $derived(chosen ? home.groups[chosen] : undefined);
 	const rows = $derived(frequencyRows(figures, size));
 	const total = $derived(figures.reduce((sum, f) => sum + f.usesPerWeek, 0));
+	const groupLoose = () =>
+		store.edit(
+			`group ${loose.length} things`,
+			takeChanges(looseChanges(groupChanges(home)), newId)
+		);
 	const MOST = 0.8;
 	const few = $derived(fewMostUsed(rows, MOST));
 </script>
@@ -62,20 +67,25 @@
 			class="tool"
 			class:tool-now={loose.length > 0}
 			disabled={!loose.length}
-			onclick={() =>
-				store.edit(
-					`group ${loose.length} things`,
-					takeChanges(looseChanges(groupChanges(home)), newId)
-				)}><Wand size={18} />Group {loose.length} loose things</button
+			onclick={groupLoose}><Wand size={18} />Group {loose.length} loose things</button
 		>
 	</SortHead>
 	{#if !figures.length}
 		<EmptyNote title="No groups yet">
-			<p>
-				A group is what will live in one place. Enter some things in Clear, then let them be grouped
-				by what they are.
-			</p>
-			<a class="tool tool-now" href="/home/{home.id}/clear">Go to Clear</a>
+			{#if loose.length}
+				<p>
+					A group is what will live in one place. {loose.length}
+					{loose.length === 1 ? 'thing has' : 'things have'} none yet: let them be grouped by what they
+					are, what they are for and whose they are, and change what you want otherwise.
+				</p>
+				<button class="tool tool-now" onclick={groupLoose}><Wand size={18} />Group them</button>
+			{:else}
+				<p>
+					A group is what will live in one place. Enter some things in Clear, then let them be
+					grouped by what they are.
+				</p>
+				<a class="tool tool-now" href="/home/{home.id}/clear">Go to Clear</a>
+			{/if}
 		</EmptyNote>
 	{:else}
 		<div class="mb-2 flex flex-wrap items-center justify-between gap-x-4">
