@@ -6,7 +6,8 @@ export const NOW = new Date('2026-03-02T09:00:00Z');
 export async function openDemo(page: Page, stage = ''): Promise<void> {
 	await page.clock.setFixedTime(NOW);
 	await page.goto('/demo');
-	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible();
+	// The demo is written record by record first: on a machine that is busy that takes its time.
+	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible({ timeout: 20_000 });
 	if (stage) await goTo(page, stage);
 }
 

@@ -197,6 +197,13 @@ describe('what a proposal is made from', () => {
 		expect(proposedWith(often, 'mugs').name).toBe('Glasses and mugs, often used');
 		expect(proposedWith(often, 'wine glasses').name).toContain('seldom used');
 	});
+	it('follows the settings: what a place is filled to decides what must be cut', () => {
+		const home = withLines(bareKitchen(), ['60 mugs', '60 tumblers', '60 wine glasses']);
+		const parts = (one: Home) =>
+			proposeGroups(one).filter(({ name }) => name.startsWith('Glasses and mugs')).length;
+		const loose = apply(home, (draft) => void (draft.settings.play.fillShare = 0.2));
+		expect(parts(loose)).toBeGreaterThan(parts(home));
+	});
 	it('lets new things follow what was joined by hand', () => {
 		const home = tinyHome();
 		const pasta = groupNamed(home, 'Grains and pasta');

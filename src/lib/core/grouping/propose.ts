@@ -243,7 +243,10 @@ export const proposeGroups = memoOn(
 		home.people,
 		home.pets,
 		home.nooks,
-		home.cabinets
+		home.cabinets,
+		home.runs,
+		home.rooms,
+		home.settings
 	],
 	(home): readonly ProposedGroup[] => {
 		const cards = cardsOf(home);
