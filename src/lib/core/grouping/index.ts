@@ -26,6 +26,8 @@ export {
 	spareOf,
 	splitOff
 } from './edits';
+export { groupMeant, thingsAbout } from './find';
+export { parseFigure } from './parse-figure';
 export { fewMostUsed, frequencyRows, type FrequencyRow } from './frequency';
 export { findKits, type Kit } from './kits';
 export {

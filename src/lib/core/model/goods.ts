@@ -59,6 +59,11 @@ export const TRAITS = ['heat-shy', 'smell', 'treat', 'ethylene'] as const;
 export const Trait = z.enum(TRAITS);
 export type Trait = z.infer<typeof Trait>;
 
+/** How uses split among kinds of station; the shares sum to 1. */
+const StationShares = z.array(
+	z.strictObject({ kind: StationKind, share: z.number().min(0).max(1) })
+);
+
 export const Thing = z.strictObject({
 	id: ThingId,
 	name: Words,
@@ -74,7 +79,7 @@ export const Thing = z.strictObject({
 	}),
 	userIds: z.array(PersonId),
 	/** Where it is used; empty: as the category says. */
-	stations: z.array(z.strictObject({ kind: StationKind, share: z.number().min(0).max(1) })),
+	stations: StationShares,
 	needs: z.array(Need),
 	hazards: z.array(Hazard),
 	/** Key of a row of data/life.json; null: no life limit known. */
@@ -198,9 +203,7 @@ export const GroupOverrides = z.strictObject({
 	heaviestG: figure,
 	tallestMm: figure,
 	longestMm: figure,
-	stations: z
-		.array(z.strictObject({ kind: StationKind, share: z.number().min(0).max(1) }))
-		.nullable(),
+	stations: StationShares.nullable(),
 	userIds: z.array(PersonId).nullable(),
 	needs: z.array(Need).nullable(),
 	hazards: z.array(Hazard).nullable(),

@@ -1,18 +1,5 @@
-import {
-	allergensOf,
-	allGroupFigures,
-	PILE_MM,
-	ROW_DEPTH_MM,
-	type GroupFigures
-} from '../grouping';
-import {
-	categoryOf,
-	fingerprint,
-	memoOn,
-	type Home,
-	type Person,
-	type StationKind
-} from '../model';
+import { allGroupFigures, PILE_MM, ROW_DEPTH_MM, type GroupFigures } from '../grouping';
+import type { Home, Person, StationKind } from '../model';
 import {
 	baseAboveFloorMm,
 	isPullOut,
@@ -26,9 +13,11 @@ import {
 	type WalkingDistances
 } from '../survey';
 import { hardRuleBroken, kindsAndConflicts, type HardCode } from './hard-rules';
-import type { AssignmentProblem, Pair } from './problem';
+import { pairsOf } from './pairs';
+import type { AssignmentProblem } from './problem';
 import { volumesNow } from './now';
 import { softPenalties, type SoftPenalty } from './soft-rules';
+import { zoneFingerprint } from './zone-print';
 
 /** Weekly effort of a group in a nook by what makes it up; the parts sum to the problem's cost. */
 export interface CostParts {
@@ -70,15 +59,7 @@ const MAX_PARTS = 3;
 /** Effort of a part without a place: more than any place costs, and more for what is used more. */
 const OVERFLOW_EFFORT = 2000;
 const OVERFLOW_PER_USE = 200;
-/** Effort a metre between the parts of one split group. */
-const SPLIT_NEAR = 3;
 const UNKNOWN_LOAD_G = 1e9;
-/** Effort a metre between groups of one branch: like stands by like. */
-const LIKE_NEAR = 0.3;
-/** Effort of standing together of what should be apart (smell, ethylene). */
-const APART_EFFORT = 8;
-/** The same for what is free of an allergen that somebody here must avoid, with what holds it. */
-const ALLERGEN_EFFORT = 40;
 
 /** Stations to use instead where a home has none of a kind, nearest in purpose first. */
 const INSTEAD: Partial<Record<StationKind, readonly StationKind[]>> = {
@@ -188,65 +169,6 @@ function capacityOf(
 		space.runMm * (depthMm! / ROW_DEPTH_MM) * layers * FLOOR_FILL,
 		place.nook.loadG ?? UNKNOWN_LOAD_G
 	];
-}
-
-// Keyed by id, since the order of records is not part of a home; names, prices and dates do not move a plan.
-const printOfThings = memoOn(
-	(home) => [home.things],
-	(home) =>
-		fingerprint(
-			Object.fromEntries(
-				Object.values(home.things).map((thing) => [
-					thing.id,
-					{
-						...thing,
-						name: '',
-						lifeKey: null,
-						parPacks: null,
-						priceMinor: null,
-						avoid: false,
-						groupByHand: false,
-						allergens: allergensOf(thing)
-					}
-				])
-			)
-		)
-);
-const printOfStock = memoOn(
-	(home) => [home.lots],
-	(home) =>
-		fingerprint(
-			Object.fromEntries(
-				Object.values(home.lots).map((lot) => [
-					lot.id,
-					[lot.thingId, Math.ceil(lot.count), lot.nookId]
-				])
-			)
-		)
-);
-const printOfGroups = memoOn(
-	(home) => [home.groups],
-	(home) =>
-		fingerprint(
-			Object.fromEntries(
-				Object.values(home.groups).map(({ id, overrides, partners, stockOf }) => [
-					id,
-					{ overrides, stockOf, partners: partners.map(({ groupId, weight }) => [groupId, weight]) }
-				])
-			)
-		)
-);
-const printOfPlaces = memoOn(
-	(home) => [home.nooks, home.cabinets, home.runs, home.rooms, home.stations],
-	({ nooks, cabinets, runs, rooms, stations }) =>
-		fingerprint([nooks, cabinets, runs, rooms, stations])
-);
-
-/** Fingerprint of everything a zone plan is computed from; plans with another one are stale. */
-export function zoneFingerprint(home: Home): string {
-	const { settings, schools, pins, people, pets } = home;
-	const parts = [printOfThings(home), printOfStock(home), printOfPlaces(home), printOfGroups(home)];
-	return fingerprint([settings, schools, pins, people, pets, parts]);
 }
 
 /** Builds the planner's view of a home. A pure function; nothing is random. Costs O(groups × nooks). */
@@ -375,54 +297,4 @@ function partsNeeded(
 		if (room) return count;
 	}
 	return MAX_PARTS;
-}
-
-/** Trips a week between two groups: as partners, and from what is in use to its spares. */
-function partnerWeight(home: Home, one: GroupFigures, two: GroupFigures): number {
-	const from = (a: GroupFigures, b: GroupFigures) =>
-		(home.groups[a.groupId]!.partners.find(({ groupId }) => groupId === b.groupId)?.weight ?? 0) +
-		(a.stockOf === b.groupId ? a.usesPerWeek : 0);
-	return from(one, two) + from(two, one);
-}
-
-/** The branch of the category tree that takes most of a group's room. */
-function branchOf({ things }: GroupFigures): string {
-	const count = new Map<string, number>();
-	for (const { category } of things) {
-		const { branch } = categoryOf(category);
-		count.set(branch, (count.get(branch) ?? 0) + 1);
-	}
-	return [...count].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))[0]?.[0] ?? '';
-}
-
-/** Whether one is kept free of an allergen that the other holds. */
-const allergenMeets = ({ allergens: one }: GroupFigures, { allergens: two }: GroupFigures) =>
-	one.freeFrom.some((name) => two.contains.includes(name)) ||
-	two.freeFrom.some((name) => one.contains.includes(name));
-
-function pairsOf(home: Home, parts: readonly Part[]): Pair[] {
-	const { partnerWeight: times } = home.settings.effort;
-	const pairs: Pair[] = [];
-	const branches = parts.map(({ figures }) => branchOf(figures));
-	const isPotato = (figures: GroupFigures) =>
-		figures.things.some((t) => categoryOf(t.category).code === 'food.potatoes');
-	for (let a = 0; a < parts.length; a++)
-		for (let b = a + 1; b < parts.length; b++) {
-			const [one, two] = [parts[a]!.figures, parts[b]!.figures];
-			if (one.groupId === two.groupId) {
-				pairs.push({ a, b, near: SPLIT_NEAR, together: 0 });
-				continue;
-			}
-			const weight = partnerWeight(home, one, two);
-			const smell = one.traits.has('smell') && two.traits.has('smell');
-			const ripens =
-				(one.traits.has('ethylene') && isPotato(two)) ||
-				(two.traits.has('ethylene') && isPotato(one));
-			const together =
-				(smell || ripens ? APART_EFFORT : 0) + (allergenMeets(one, two) ? ALLERGEN_EFFORT : 0);
-			const like = branches[a] === branches[b] ? LIKE_NEAR : 0;
-			const near = (weight + like) * times;
-			if (near || together) pairs.push({ a, b, near, together });
-		}
-	return pairs;
 }

@@ -11,16 +11,10 @@ export {
 export { Layout } from './layout';
 export { DEFAULT_SEARCH, searchAssignment, type SearchOptions, type SearchResult } from './search';
 export { branchAndBound, DEFAULT_BRANCH, type BranchOptions, type BranchResult } from './branch';
+export { zoneFingerprint } from './zone-print';
 export { HARD_CODES, type HardCode } from './hard-rules';
 export { SOFT_CODES, type SoftCode, type SoftPenalty } from './soft-rules';
-export {
-	buildZoneModel,
-	zoneFingerprint,
-	type Cell,
-	type CostParts,
-	type Part,
-	type ZoneModel
-} from './build';
+export { buildZoneModel, type Cell, type CostParts, type Part, type ZoneModel } from './build';
 export {
 	byHandAssignment,
 	DEFAULT_PLACE,

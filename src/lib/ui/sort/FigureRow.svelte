@@ -1,12 +1,13 @@
 <script lang="ts">
 	import {
 		figureParts,
+		parseFigure,
 		setOverride,
 		type GroupFigures,
 		type Holding,
 		type SummedFigure
 	} from '$lib/core/grouping';
-	import { parseLength, parseQuantity, type Group } from '$lib/core/model';
+	import type { Group } from '$lib/core/model';
 	import { FIGURE_NAMES, figureText } from '$lib/messages/sorting';
 	import { getHomeStore } from '$lib/state/context';
 
@@ -29,27 +30,10 @@
 	let wrong = $state('');
 	const SHOWN = 4;
 
-	/** Reads a figure as it is typed, in its own unit; null: it is not one. */
-	function read(text: string): number | null {
-		if (figure === 'usesPerWeek') {
-			const value = Number(text.replace(',', '.'));
-			return Number.isFinite(value) && value >= 0 && value <= 1000 ? value : null;
-		}
-		if (figure === 'runMm' || figure === 'tallestMm' || figure === 'longestMm') {
-			const length = parseLength(text, units);
-			return length.ok ? length.mm : null;
-		}
-		// A bare number means litres of what is measured in litres.
-		const amount = parseQuantity(
-			figure === 'volumeMl' && /^[\d.,]+$/.test(text.trim()) ? `${text} l` : text
-		);
-		const unit = figure === 'volumeMl' ? 'ml' : 'g';
-		return amount.ok && amount.quantity.unit === unit ? amount.quantity.value : null;
-	}
 	function take(text: string) {
 		wrong = '';
 		if (!text.trim()) return set(null);
-		const value = read(text);
+		const value = parseFigure(figure, text, units);
 		if (value === null)
 			wrong = `“${text}” cannot be read as ${name.toLowerCase()}. Write it like ${computed}.`;
 		else if (value !== figures[figure]) set(value);

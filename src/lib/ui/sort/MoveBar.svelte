@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { groupMeant } from '$lib/core/grouping';
 	import type { Group } from '$lib/core/model';
 
 	interface Props {
@@ -18,19 +19,9 @@
 	export function focus(): void {
 		field?.focus();
 	}
-	/** A group by its two letters, its name, or how its name begins when only one does so. */
-	function find(text: string): Group | undefined {
-		const wanted = text.trim().toLowerCase();
-		const starts = groups.filter(({ name }) => name.toLowerCase().startsWith(wanted));
-		return (
-			groups.find(({ tag }) => tag.code.toLowerCase() === wanted) ??
-			groups.find(({ name }) => name.toLowerCase() === wanted) ??
-			(starts.length === 1 ? starts[0] : undefined)
-		);
-	}
 	function move() {
-		const group = find(typed);
-		if (!typed.trim() || !group) {
+		const group = groupMeant(groups, typed);
+		if (!group) {
 			wrong = typed.trim()
 				? `No group is “${typed.trim()}”. Type its two letters or its name, or make a new group.`
 				: 'Type the two letters or the name of a group.';

@@ -4,7 +4,6 @@
 	import Square from '@lucide/svelte/icons/square';
 	import { toast } from 'svelte-sonner';
 	import type { Group } from '$lib/core/model';
-	import { REACH_BANDS } from '$lib/core/survey';
 	import {
 		adoptPlan,
 		assignmentNow,
@@ -22,7 +21,6 @@
 		zoneFingerprint
 	} from '$lib/core/zoning';
 	import { brokenText, hardText, smallestChangeText } from '$lib/messages/zoning';
-	import { BAND_WORDS } from '$lib/messages/survey';
 	import { now } from '$lib/state/clock';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
@@ -33,6 +31,8 @@
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
 	import PlaceHead from '$lib/ui/place/PlaceHead.svelte';
+	import SchoolChoice from '$lib/ui/place/SchoolChoice.svelte';
+	import WholeWeek from '$lib/ui/place/WholeWeek.svelte';
 	import WishList from '$lib/ui/place/WishList.svelte';
 	import PlaceReason from '$lib/ui/panels/PlaceReason.svelte';
 
@@ -163,13 +163,7 @@
 		const nookId = target?.getAttribute('data-nook');
 		if (nookId) drop(nookId);
 	}
-	const gap = $derived(
-		plan && plan.objective > 0 ? ((plan.objective - plan.bound) / plan.objective) * 100 : 0
-	);
 	const whole = (value: number) => Math.round(value).toLocaleString('en');
-	function school<K extends keyof typeof home.schools>(key: K, value: (typeof home.schools)[K]) {
-		store.edit(`school: ${String(value)}`, (draft) => void (draft.schools[key] = value));
-	}
 </script>
 
 <svelte:window
@@ -290,38 +284,7 @@
 			{/if}
 			<hr class="my-4" />
 		{/if}
-		<h2 class="mb-2">The whole week</h2>
-		<table class="w-full">
-			<thead
-				><tr class="soft text-sm"
-					><th class="text-left font-normal">a week</th><th class="text-right font-normal">now</th
-					><th class="text-right font-normal">plan</th></tr
-				></thead
-			>
-			<tbody class="measure">
-				<tr
-					><th class="text-left font-sans font-medium">metres walked</th><td class="text-right"
-						>{whole(before.metresPerWeek)}</td
-					><td class="text-right">{whole(after.metresPerWeek)}</td></tr
-				>
-				{#each REACH_BANDS as band (band)}
-					<tr title={BAND_WORDS[band]}
-						><th class="text-left font-sans font-medium">{band} reaches</th><td class="text-right"
-							>{whole(before.reachesPerWeek[band])}</td
-						><td class="text-right">{whole(after.reachesPerWeek[band])}</td></tr
-					>
-				{/each}
-			</tbody>
-		</table>
-		<p class="soft mt-2 text-sm">
-			Effort {whole(plan.objective)}; no plan can go below {whole(plan.bound)}, so this one is at
-			most {gap.toFixed(1)} % from the best. In metres walked there and back, reaches and broken wishes
-			counted in metres too.
-		</p>
-		<p class="soft mt-2 text-sm">
-			{free.empty} of {free.places} places stay empty; {Math.round(free.share * 100)} % of the room is
-			free to grow.
-		</p>
+		<WholeWeek {plan} {before} {after} {free} />
 		<WishList {home} {plan} {stale} />
 		{#if left.length}
 			<h3 class="mt-4" style="color:var(--color-error)">Without a place</h3>
@@ -349,47 +312,7 @@
 					</li>{/each}
 			</ul>
 		{/if}
-		<h3 class="mt-4 mb-1">What you prefer</h3>
-		<div class="flex flex-col gap-2">
-			<label
-				>Everyday dishes near <select
-					class="box"
-					value={home.schools.near}
-					onchange={(e) => school('near', e.currentTarget.value as 'use')}
-					><option value="use">where they are used</option><option value="dishwasher"
-						>the dishwasher</option
-					></select
-				></label
-			>
-			<label
-				>Change <select
-					class="box"
-					value={home.schools.change}
-					onchange={(e) => school('change', e.currentTarget.value as 'little')}
-					><option value="little">as little as possible</option><option value="scratch"
-						>everything, if it is better</option
-					></select
-				></label
-			>
-			<label
-				>Room to grow <select
-					class="box"
-					value={home.schools.room}
-					onchange={(e) => school('room', e.currentTarget.value as 'slack')}
-					><option value="slack"
-						>{Math.round(home.settings.slackShare * 100)} % of each place</option
-					><option value="every-inch">none, every inch used</option></select
-				></label
-			>
-			<label
-				>Cabinet tops <select
-					class="box"
-					value={home.schools.tops ? 'yes' : 'no'}
-					onchange={(e) => school('tops', e.currentTarget.value === 'yes')}
-					><option value="no">not used</option><option value="yes">used</option></select
-				></label
-			>
-		</div>
+		<SchoolChoice />
 	{/if}
 {/snippet}
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { allGroupFigures, moveThings, splitOff } from '$lib/core/grouping';
+	import { allGroupFigures, moveThings, splitOff, thingsAbout } from '$lib/core/grouping';
 	import { categoryOf, usesPerWeek, type Thing } from '$lib/core/model';
 	import { usesText } from '$lib/messages/sorting';
 	import { getHomeStore } from '$lib/state/context';
@@ -34,7 +34,6 @@
 	);
 	const loose = $derived(things.filter(({ groupId }) => !groupId).length);
 	const rows = $derived.by(() => {
-		const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
 		const inGroup =
 			shown === null
 				? things
@@ -43,13 +42,7 @@
 							? !groupId
 							: groupId === shown || figures.get(shown!)?.things.some((thing) => thing.id === id)
 					);
-		if (!words.length) return inGroup;
-		return inGroup.filter((thing) => {
-			const group = thing.groupId ? home.groups[thing.groupId] : undefined;
-			const text =
-				`${thing.name} ${categoryOf(thing.category).name} ${group?.name ?? ''} ${group?.tag.code ?? ''}`.toLowerCase();
-			return words.every((word) => text.includes(word));
-		});
+		return thingsAbout(home, inGroup, sought);
 	});
 	const ids = $derived(rows.map(({ id }) => id as string));
 	const chosen = $derived([...selection.ids].filter((id) => home.things[id]));

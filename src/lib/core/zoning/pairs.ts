@@ -1,0 +1,66 @@
+import type { GroupFigures } from '../grouping';
+import { categoryOf, type Home } from '../model';
+import type { Pair } from './problem';
+
+/** Effort a metre between the parts of one split group. */
+const SPLIT_NEAR = 3;
+/** Effort a metre between groups of one branch: like stands by like. */
+const LIKE_NEAR = 0.3;
+/** Effort of standing together of what should be apart (smell, ethylene). */
+const APART_EFFORT = 8;
+/** The same for what is free of an allergen that somebody here must avoid, with what holds it. */
+const ALLERGEN_EFFORT = 40;
+
+/** Trips a week between two groups: as partners, and from what is in use to its spares. */
+function partnerWeight(home: Home, one: GroupFigures, two: GroupFigures): number {
+	const from = (a: GroupFigures, b: GroupFigures) =>
+		(home.groups[a.groupId]!.partners.find(({ groupId }) => groupId === b.groupId)?.weight ?? 0) +
+		(a.stockOf === b.groupId ? a.usesPerWeek : 0);
+	return from(one, two) + from(two, one);
+}
+
+/** The branch of the category tree that takes most of a group's room. */
+function branchOf({ things }: GroupFigures): string {
+	const count = new Map<string, number>();
+	for (const { category } of things) {
+		const { branch } = categoryOf(category);
+		count.set(branch, (count.get(branch) ?? 0) + 1);
+	}
+	return [...count].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))[0]?.[0] ?? '';
+}
+
+/** Whether one is kept free of an allergen that the other holds. */
+const allergenMeets = ({ allergens: one }: GroupFigures, { allergens: two }: GroupFigures) =>
+	one.freeFrom.some((name) => two.contains.includes(name)) ||
+	two.freeFrom.some((name) => one.contains.includes(name));
+
+/**
+ * Lists the pairs of parts whose nooks matter to each other: parts of one group, partners, a group and its spares,
+ * like kinds, and those that should not share a nook. Costs O(parts²).
+ */
+export function pairsOf(home: Home, parts: readonly { readonly figures: GroupFigures }[]): Pair[] {
+	const { partnerWeight: times } = home.settings.effort;
+	const pairs: Pair[] = [];
+	const branches = parts.map(({ figures }) => branchOf(figures));
+	const isPotato = (figures: GroupFigures) =>
+		figures.things.some((t) => categoryOf(t.category).code === 'food.potatoes');
+	for (let a = 0; a < parts.length; a++)
+		for (let b = a + 1; b < parts.length; b++) {
+			const [one, two] = [parts[a]!.figures, parts[b]!.figures];
+			if (one.groupId === two.groupId) {
+				pairs.push({ a, b, near: SPLIT_NEAR, together: 0 });
+				continue;
+			}
+			const weight = partnerWeight(home, one, two);
+			const smell = one.traits.has('smell') && two.traits.has('smell');
+			const ripens =
+				(one.traits.has('ethylene') && isPotato(two)) ||
+				(two.traits.has('ethylene') && isPotato(one));
+			const together =
+				(smell || ripens ? APART_EFFORT : 0) + (allergenMeets(one, two) ? ALLERGEN_EFFORT : 0);
+			const like = branches[a] === branches[b] ? LIKE_NEAR : 0;
+			const near = (weight + like) * times;
+			if (near || together) pairs.push({ a, b, near, together });
+		}
+	return pairs;
+}

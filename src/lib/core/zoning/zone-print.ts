@@ -1,0 +1,61 @@
+import { allergensOf } from '../grouping';
+import { fingerprint, memoOn, type Home } from '../model';
+
+// Keyed by id, since the order of records is not part of a home; names, prices and dates do not move a plan.
+const printOfThings = memoOn(
+	(home) => [home.things],
+	(home) =>
+		fingerprint(
+			Object.fromEntries(
+				Object.values(home.things).map((thing) => [
+					thing.id,
+					{
+						...thing,
+						name: '',
+						lifeKey: null,
+						parPacks: null,
+						priceMinor: null,
+						avoid: false,
+						groupByHand: false,
+						allergens: allergensOf(thing)
+					}
+				])
+			)
+		)
+);
+const printOfStock = memoOn(
+	(home) => [home.lots],
+	(home) =>
+		fingerprint(
+			Object.fromEntries(
+				Object.values(home.lots).map((lot) => [
+					lot.id,
+					[lot.thingId, Math.ceil(lot.count), lot.nookId]
+				])
+			)
+		)
+);
+const printOfGroups = memoOn(
+	(home) => [home.groups],
+	(home) =>
+		fingerprint(
+			Object.fromEntries(
+				Object.values(home.groups).map(({ id, overrides, partners, stockOf }) => [
+					id,
+					{ overrides, stockOf, partners: partners.map(({ groupId, weight }) => [groupId, weight]) }
+				])
+			)
+		)
+);
+const printOfPlaces = memoOn(
+	(home) => [home.nooks, home.cabinets, home.runs, home.rooms, home.stations],
+	({ nooks, cabinets, runs, rooms, stations }) =>
+		fingerprint([nooks, cabinets, runs, rooms, stations])
+);
+
+/** Fingerprint of everything a zone plan is computed from; plans with another one are stale. */
+export function zoneFingerprint(home: Home): string {
+	const { settings, schools, pins, people, pets } = home;
+	const parts = [printOfThings(home), printOfStock(home), printOfPlaces(home), printOfGroups(home)];
+	return fingerprint([settings, schools, pins, people, pets, parts]);
+}

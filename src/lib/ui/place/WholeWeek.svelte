@@ -1,0 +1,54 @@
+<script lang="ts">
+	import type { ZonePlan } from '$lib/core/model';
+	import { REACH_BANDS } from '$lib/core/survey';
+	import type { FreeSpace, PlanTotals } from '$lib/core/zoning';
+	import { BAND_WORDS } from '$lib/messages/survey';
+
+	interface Props {
+		plan: ZonePlan;
+		/** As things stand today, and as the plan has them. */
+		before: PlanTotals;
+		after: PlanTotals;
+		free: FreeSpace;
+	}
+	let { plan, before, after, free }: Props = $props();
+	/** How far the plan can be from the best at most, in per cent. */
+	const gap = $derived(
+		plan.objective > 0 ? ((plan.objective - plan.bound) / plan.objective) * 100 : 0
+	);
+	const whole = (value: number) => Math.round(value).toLocaleString('en');
+</script>
+
+<h2 class="mb-2">The whole week</h2>
+<table class="w-full">
+	<thead
+		><tr class="soft text-sm"
+			><th class="text-left font-normal">a week</th><th class="text-right font-normal">now</th><th
+				class="text-right font-normal">plan</th
+			></tr
+		></thead
+	>
+	<tbody class="measure">
+		<tr
+			><th class="text-left font-sans font-medium">metres walked</th><td class="text-right"
+				>{whole(before.metresPerWeek)}</td
+			><td class="text-right">{whole(after.metresPerWeek)}</td></tr
+		>
+		{#each REACH_BANDS as band (band)}
+			<tr title={BAND_WORDS[band]}
+				><th class="text-left font-sans font-medium">{band} reaches</th><td class="text-right"
+					>{whole(before.reachesPerWeek[band])}</td
+				><td class="text-right">{whole(after.reachesPerWeek[band])}</td></tr
+			>
+		{/each}
+	</tbody>
+</table>
+<p class="soft mt-2 text-sm">
+	Effort {whole(plan.objective)}; no plan can go below {whole(plan.bound)}, so this one is at most {gap.toFixed(
+		1
+	)} % from the best. In metres walked there and back, reaches and broken wishes counted in metres too.
+</p>
+<p class="soft mt-2 text-sm">
+	{free.empty} of {free.places} places stay empty; {Math.round(free.share * 100)} % of the room is free
+	to grow.
+</p>
