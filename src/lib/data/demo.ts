@@ -207,7 +207,7 @@ export function demoHome(now: string): Home {
 		rented: true,
 		people: withIds(house.people),
 		pets: withIds(house.pets),
-		rooms: withIds(house.rooms.map((room) => ({ obstacles: [], ...room }))),
+		rooms: withIds(house.rooms.map((room) => ({ obstacles: [], sockets: [], ...room }))),
 		runs: withIds(house.runs.map(({ room, ...run }) => ({ ...run, roomId: room }))),
 		stations: withIds(house.stations.map(({ room, ...station }) => ({ ...station, roomId: room }))),
 		cabinets: withIds(house.cabinets.map(({ run, ...cabinet }) => ({ ...cabinet, runId: run }))),

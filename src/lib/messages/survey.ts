@@ -147,6 +147,8 @@ export function planItemText(home: Home, item: PlanItem): string {
 			return `Doorway ${item.index + 1} of ${room}`;
 		case 'obstacle':
 			return home.rooms[item.id]?.obstacles[item.index]?.name || 'Obstacle';
+		case 'socket':
+			return `Socket ${item.index + 1} of ${room}`;
 		case 'station':
 			return home.stations[item.id]?.name ?? 'Station';
 		case 'cabinet':

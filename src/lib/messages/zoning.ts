@@ -1,4 +1,11 @@
-import { formatLength, formatMass, formatVolume, type Home, type WishPrice } from '../core/model';
+import {
+	formatLength,
+	formatMass,
+	formatVolume,
+	type Home,
+	type WishPrice,
+	type ZonePlan
+} from '../core/model';
 import type { BrokenRule, HardCode, SchoolVariant, SmallestChange, SoftCode } from '../core/zoning';
 
 /** Says why a group may not live in a nook. */
@@ -91,6 +98,8 @@ export function softText(code: SoftCode): string {
 			return 'more than one movement to reach, used every week';
 		case 'towels-far':
 			return 'cloths more than two steps from the water';
+		case 'socket-far':
+			return 'no socket within the length of its cord';
 	}
 }
 
@@ -141,4 +150,16 @@ export function wishText(price: Pick<WishPrice, 'extra' | 'atMost'> | null): str
 	if (price.extra < 0.5)
 		return `No plan was found that is better without it (at most ${metres(price.atMost)} a week).`;
 	return `It costs ${metres(price.extra)} of effort a week, at most ${metres(price.atMost)}.`;
+}
+
+/** Says which place a plan keeps empty to grow, and what that costs the week; '' where none was asked for. */
+export function keptEmptyText(home: Home, { keptEmpty, assignments }: ZonePlan): string {
+	if (home.schools.room !== 'slack') return '';
+	if (!keptEmpty) return 'No good place could be kept empty without leaving something out.';
+	const name = home.nooks[keptEmpty.nookId]?.name ?? 'A place that is gone';
+	if (assignments.some(({ nookId }) => nookId === keptEmpty.nookId))
+		return `${name} was to be kept for it, and is in use now.`;
+	return keptEmpty.extra < 0.5
+		? `${name} is one that is kept for it, which costs nothing.`
+		: `${name} is kept for it, which adds ${Math.round(keptEmpty.extra)} m to the week’s effort.`;
 }

@@ -34,6 +34,7 @@ function wantOf(groupId: string, boxes: 'decant' | 'packs' = 'packs') {
 			fingerprint: '',
 			madeAt: NOW,
 			wishPrices: [],
+			keptEmpty: null,
 			learnUntil: null
 		} as never;
 	});

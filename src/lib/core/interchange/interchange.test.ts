@@ -53,7 +53,7 @@ describe('the home file', () => {
 		expect(codesOf('')).toEqual(['file-not-json']);
 		expect(codesOf('[]')).toEqual(['file-wrong-type']);
 		expect(codesOf('{"format":"other","version":1}')).toEqual(['file-wrong-type']);
-		expect(codesOf(good.replace('"version":3', '"version":9'))).toEqual(['file-newer']);
+		expect(codesOf(good.replace('"version":4', '"version":9'))).toEqual(['file-newer']);
 		expect(codesOf(good.replace(/"widthMm":\d+/, '"widthMm":"wide"'))).toEqual(['file-bad-record']);
 		expect(codesOf(good.replace(/"count":6/, '"count":6,"extra":1'))).toEqual(['file-bad-record']);
 		expect(codesOf('x'.repeat(MAX_FILE_BYTES + 1))).toEqual(['file-too-large']);
@@ -137,6 +137,14 @@ describe('versions', () => {
 			allergens: { contains: ['gluten'], freeFrom: ['sesame'] }
 		});
 		expect(zonePlans['p1']!.wishPrices[0]!.extra).toBe(12.5);
+	});
+	it('reads the frozen fixture of version 4, with everything that version added', () => {
+		const text = readFileSync(new URL('./fixtures/v4.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		expect(Object.values(result.home.rooms)[0]!.sockets).toEqual([{ x: 1200, y: 0 }]);
+		expect(result.home.zonePlans['p1']!.keptEmpty!.extra).toBe(7.25);
 	});
 	it('keeps what was put by hand in version 2, which did not say which things were', () => {
 		const old = {

@@ -18,7 +18,7 @@ import { ContainerKind, FitPlan, Mark, Pin, ZonePlan } from './plans';
 import { Settings } from './settings';
 
 /** The version of the file and record layout that this program writes. */
-export const HOME_VERSION = 3;
+export const HOME_VERSION = 4;
 
 /** The schema of each kind of record, by the name of its collection. */
 export const RECORD_SCHEMAS = {

@@ -57,6 +57,8 @@ export const Room = z.strictObject({
 	/** Ways through to the next room: a straight gap from `a` to `b`. */
 	doors: z.array(z.strictObject({ a: Point, b: Point })),
 	obstacles: z.array(Obstacle),
+	/** Points of the plan where something can be plugged in. */
+	sockets: z.array(Point),
 	ceilingMm: Mm,
 	climate: z.array(ClimateTag)
 });

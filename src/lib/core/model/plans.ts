@@ -74,6 +74,8 @@ export const ZonePlan = z.strictObject({
 	seed: z.int(),
 	/** What the pins and bans of a group cost in weekly effort, against the best plan without them. */
 	wishPrices: z.array(WishPrice),
+	/** The place that stays empty to grow, with the effort it adds; null: none was asked for, or none could. */
+	keptEmpty: z.strictObject({ nookId: NookId, extra: z.number().min(0) }).nullable(),
 	/** Of the inputs it was computed from; differs from today's when the plan is stale. */
 	fingerprint: z.string(),
 	madeAt: Instant,

@@ -58,6 +58,7 @@ export function addRoom({ name, widthMm, depthMm, ids }: NewRoom): Edit {
 					]
 				: [],
 			obstacles: [],
+			sockets: [],
 			ceilingMm: 2500,
 			climate: []
 		};

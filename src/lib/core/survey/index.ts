@@ -74,6 +74,7 @@ export {
 	setWallLength,
 	type PlanItem
 } from './plan-items';
+export { addSocket, moveSocket, removeSocket, socketMm } from './sockets';
 export { tapeKey, tapeStep, tapeSteps, type TapeStep } from './tape';
 export { findHidden, fixingsOf, ratedLoadG } from './hidden';
 export { floorGaps, widestGap } from './hidden-finders';

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { bareKitchen } from '../fixtures/tiny-home';
 import { applyEdit, type Edit, type Home } from '../model';
 import { addObstacle } from './plan-edits';
+import { addSocket } from './sockets';
 import {
 	addDoor,
 	dragPlanItem,
@@ -49,6 +50,21 @@ describe('dragging on the plan', () => {
 		);
 		expect(away.cabinets[right.id]!.offsetMm).toBe(right.offsetMm + 240);
 		expect(back.cabinets[right.id]!.offsetMm).toBe(left.offsetMm + left.widthMm);
+	});
+	it('draws a socket to the wall, takes it along with its room, and steps it exactly', () => {
+		const { home, room } = kitchen();
+		const [wall] = room.outline;
+		const item = { kind: 'socket', id: room.id, index: 0 } as const;
+		const set = apply(home, addSocket(room.id, { x: wall!.x + 700, y: wall!.y + 300 }));
+		const dragged = apply(set, dragPlanItem(set, item, { x: 110, y: -280 }));
+		expect(dragged.rooms[room.id]!.sockets).toEqual([{ x: wall!.x + 810, y: wall!.y }]);
+		const stepped = apply(dragged, nudgePlanItem(dragged, item, { x: 7, y: 0 }));
+		expect(stepped.rooms[room.id]!.sockets[0]!.x).toBe(wall!.x + 817);
+		const moved = apply(stepped, moveRoom(room.id, { x: 1000, y: 0 }));
+		expect(moved.rooms[room.id]!.sockets[0]!.x).toBe(wall!.x + 1817);
+		const gone = { ...item, index: 4 };
+		expect(dragPlanItem(set, gone, { x: 1, y: 1 })).toBeNull();
+		expect(nudgePlanItem(set, gone, { x: 1, y: 1 })).toBeNull();
 	});
 	it('moves a wall square to itself and takes the runs on it along', () => {
 		const { home, room } = kitchen();

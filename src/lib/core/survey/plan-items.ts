@@ -11,12 +11,13 @@ import {
 	type Snapped
 } from './plan-edits';
 import { runAxes } from './place';
+import { moveSocket } from './sockets';
 
 /** Anything on the plan that a hand can take hold of. */
 export type PlanItem =
 	| { readonly kind: 'room'; readonly id: string }
 	| {
-			readonly kind: 'corner' | 'wall' | 'door' | 'obstacle';
+			readonly kind: 'corner' | 'wall' | 'door' | 'obstacle' | 'socket';
 			readonly id: string;
 			readonly index: number;
 	  }
@@ -59,6 +60,7 @@ export function moveRoom(roomId: string, by: Point): Edit {
 		room.outline = room.outline.map((point) => plus(point, by));
 		room.doors = room.doors.map(({ a, b }) => ({ a: plus(a, by), b: plus(b, by) }));
 		for (const obstacle of room.obstacles) Object.assign(obstacle, plus(obstacle, by));
+		room.sockets = room.sockets.map((point) => plus(point, by));
 		for (const run of Object.values(draft.runs))
 			if (run.roomId === roomId) {
 				run.from = plus(run.from, by);
@@ -205,6 +207,12 @@ export function dragPlanItem(home: Home, item: PlanItem, by: Point): Edit | null
 			return dragDoor(home, item.id, item.index, by);
 		case 'obstacle':
 			return dragObstacle(home, item.id, item.index, by);
+		case 'socket': {
+			const socket = home.rooms[item.id]?.sockets[item.index];
+			// It sits in a wall: drawn to the lines of the rooms.
+			const to = socket && snapPoint(home, plus(socket, by), () => false);
+			return to ? moveSocket(item.id, item.index, to) : null;
+		}
 		case 'station': {
 			const station = home.stations[item.id];
 			if (!station) return null;
@@ -247,6 +255,10 @@ export function nudgePlanItem(home: Home, item: PlanItem, by: Point): Edit | nul
 		case 'obstacle': {
 			const obstacle = home.rooms[item.id]?.obstacles[item.index];
 			return obstacle ? changeObstacle(item.id, item.index, plus(obstacle, by)) : null;
+		}
+		case 'socket': {
+			const socket = home.rooms[item.id]?.sockets[item.index];
+			return socket ? moveSocket(item.id, item.index, plus(socket, by)) : null;
 		}
 		case 'station': {
 			const station = home.stations[item.id];

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { AssignmentProblem } from './problem';
+import { objectiveOf, violations, type Assignment, type AssignmentProblem } from './problem';
 
 /** Small assignment problems with everything in them: forbidden cells, pairs, conflicts, two capacities. */
 export const problemArb = (
@@ -54,3 +54,27 @@ export const problemArb = (
 					conflicts: Uint8Array.from(kinds, (kind) => (kind === 1 ? 2 : kind === 2 ? 1 : 0))
 				}))
 		);
+
+/** Tries every assignment, of those that count; the independent judge of the searches and the bounds. */
+export function bruteForce(
+	problem: AssignmentProblem,
+	counts: (assignment: Assignment) => boolean = () => true
+): number {
+	const { G, N } = problem;
+	const assignment = new Int32Array(G).fill(-1);
+	let best = Infinity;
+	const step = (g: number): void => {
+		if (g === G) {
+			if (counts(assignment) && !violations(problem, assignment).length)
+				best = Math.min(best, objectiveOf(problem, assignment));
+			return;
+		}
+		for (let n = -1; n < N; n++) {
+			assignment[g] = n;
+			step(g + 1);
+		}
+		assignment[g] = -1;
+	};
+	step(0);
+	return best;
+}

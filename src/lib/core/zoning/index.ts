@@ -20,7 +20,6 @@ export {
 	DEFAULT_PLACE,
 	placeHome,
 	readAssignment,
-	solveAssignment,
 	toZonePlan,
 	writeAssignment,
 	type PlaceOptions,
@@ -42,6 +41,8 @@ export {
 	type PlanTotals,
 	type Price
 } from './explain';
+export { solveAssignment, type SolveOptions, type SolveResult } from './solve-assignment';
+export { keepOneEmpty, roomToGrow } from './keep-empty';
 export { assignmentNow } from './now';
 export { doMove, moveOrder, type MoveOrder, type MoveStep } from './move-order';
 export {

@@ -376,6 +376,15 @@ describe('soft rules', () => {
 			'towels far from the water',
 			{ group: { things: [{ category: 'bathroom.towels' } as never] }, input: { walkMm: 4000 } },
 			'towels-far'
+		],
+		[
+			'a toaster away from every socket',
+			{
+				group: { things: [{ category: 'kitchen.appliances' } as never] },
+				home: (d) =>
+					Object.values(d.rooms).forEach((room) => room.sockets.push({ x: 90_000, y: 0 }))
+			},
+			'socket-far'
 		]
 	])('%s', (_, cas, code, factor) => expect(penalties(cas, factor)).toContain(code));
 	it('weigh nothing when the home gives them no weight', () => {

@@ -1,32 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { problemArb } from './assignment.arb';
+import { bruteForce, problemArb } from './assignment.arb';
 import { branchAndBound, DEFAULT_BRANCH } from './branch';
 import { Layout } from './layout';
 import { objectiveOf, violations, type AssignmentProblem } from './problem';
 import { searchAssignment } from './search';
-import { solveAssignment } from './solve';
+import { solveAssignment } from './solve-assignment';
 
-/** Tries every assignment; the independent judge of the search and the bound. */
-function bruteForce(problem: AssignmentProblem): number {
-	const { G, N } = problem;
-	const assignment = new Int32Array(G).fill(-1);
-	let best = Infinity;
-	const step = (g: number): void => {
-		if (g === G) {
-			if (!violations(problem, assignment).length)
-				best = Math.min(best, objectiveOf(problem, assignment));
-			return;
-		}
-		for (let n = -1; n < N; n++) {
-			assignment[g] = n;
-			step(g + 1);
-		}
-		assignment[g] = -1;
-	};
-	step(0);
-	return best;
-}
 const OPTIONS = { seed: 5, moves: 4000, restarts: 2 };
 
 describe('the search', () => {

@@ -1,6 +1,6 @@
 import type { GroupFigures } from '../grouping';
 import type { Home } from '../model';
-import { climateTags, baseAboveFloorMm, reachHeights, type NookPlace } from '../survey';
+import { baseAboveFloorMm, climateTags, reachHeights, socketMm, type NookPlace } from '../survey';
 
 export const SOFT_CODES = [
 	'heat-shy',
@@ -19,7 +19,8 @@ export const SOFT_CODES = [
 	'spares-in-prime',
 	'deep-corner',
 	'two-movements',
-	'towels-far'
+	'towels-far',
+	'socket-far'
 ] as const;
 export type SoftCode = (typeof SOFT_CODES)[number];
 
@@ -47,6 +48,9 @@ const WEEKLY = 1;
 const TWO_STEPS_MM = 1500;
 const DEEP_MM = 600;
 const SECOND_MOVEMENT = new Set(['top', 'under-bed', 'chest-layer']);
+/** An appliance stands within its cord of a socket, mm. */
+const CORD_MM = 1500;
+const POWERED = new Set(['kitchen.appliances', 'bathroom.electricals']);
 const CLOTHS = new Set(['kitchen.linens', 'bathroom.towels']);
 
 /** Efforts are judgements: about what a household gives to walk a few metres more often for each of them. */
@@ -169,6 +173,14 @@ const RULES: readonly SoftRule[] = [
 		4,
 		({ figures, walkMm }) =>
 			walkMm > TWO_STEPS_MM && figures.things.some(({ category }) => CLOTHS.has(category))
+	],
+	[
+		// Nothing is said in a home whose sockets nobody has marked.
+		'socket-far',
+		5,
+		({ home, figures, place }) =>
+			figures.things.some(({ category }) => POWERED.has(category)) &&
+			(socketMm(home, place, [...figures.stations.keys()]) ?? 0) > CORD_MM
 	]
 ];
 

@@ -7,9 +7,10 @@ import {
 	type WishPrice,
 	type ZonePlan
 } from '../model';
-import { branchAndBound, DEFAULT_BRANCH } from './branch';
 import { buildZoneModel, type ZoneModel } from './build';
-import { searchAssignment, DEFAULT_SEARCH } from './search';
+import { DEFAULT_SEARCH } from './search';
+import { keepOneEmpty, roomToGrow } from './keep-empty';
+import { PROVEN, solveAssignment, type SolveProgress, type SolveResult } from './solve-assignment';
 import { Layout } from './layout';
 import type { Assignment, AssignmentProblem } from './problem';
 
@@ -38,83 +39,12 @@ export interface PlaceResult {
 	readonly seed: number;
 	/** What the pins and bans of each group cost; empty while the plan is still under work. */
 	readonly wishPrices: readonly WishPrice[];
+	/** The place that stays empty to grow; null: every inch is used, or none can be kept empty, or still under work. */
+	readonly keptEmpty: ZonePlan['keptEmpty'];
 	readonly fingerprint: string;
 }
 
 export const DEFAULT_PLACE = { seed: 1, moves: DEFAULT_SEARCH.moves } as const;
-/** Relative gap below which a plan counts as proven. */
-const PROVEN = 1e-6;
-
-export interface SolveResult {
-	readonly assignment: Assignment;
-	readonly objective: number;
-	readonly bound: number;
-	readonly stopped: boolean;
-}
-
-export interface SolveProgress {
-	readonly doneShare: number;
-	readonly objective: number;
-	readonly bound: number;
-	readonly assignment: Assignment;
-}
-export interface SolveOptions {
-	readonly seed: number;
-	readonly moves: number;
-	readonly onProgress?: (progress: SolveProgress) => boolean | void;
-}
-
-/** Cells of knapsack tables that are filled in the time of one move. */
-const WORK_PER_MOVE = 110;
-/** Shares of the budget: a quick plan first, then the tree, which proves plans without pairs, and small ones with. */
-const QUICK_SHARE = 0.03;
-const treeShareOf = ({ G, pairs }: AssignmentProblem): number => {
-	if (!pairs.length) return 0.72;
-	return G <= 30 ? 0.6 : G <= 45 ? 0.3 : G <= 90 ? 0.12 : 0.07;
-};
-
-/** Small problems are walked through many times from the start, large ones once and slowly: measured on pair files. */
-const restartsFor = (parts: number) => (parts <= 30 ? 12 : parts <= 45 ? 4 : parts <= 90 ? 2 : 1);
-
-/**
- * Solves an assignment problem: a quick plan by annealing, then branch and bound from it, which gives the bound and
- * often the proof, then the rest of the moves on the places that can still be better.
- */
-export function solveAssignment(
-	problem: AssignmentProblem,
-	{ seed, moves, onProgress }: SolveOptions,
-	start?: Assignment
-): SolveResult {
-	const treeShare = treeShareOf(problem);
-	const quick = searchAssignment(problem, {
-		seed,
-		moves: Math.ceil(moves * QUICK_SHARE),
-		restarts: 1,
-		start
-	});
-	const tree = branchAndBound(problem, {
-		...DEFAULT_BRANCH,
-		start: quick.assignment,
-		work: moves * treeShare * WORK_PER_MOVE,
-		onProgress: ({ doneShare, ...found }) =>
-			onProgress?.({ doneShare: QUICK_SHARE + treeShare * doneShare, ...found })
-	});
-	const { bound } = tree;
-	if (tree.stopped || tree.objective - bound <= Math.abs(tree.objective) * PROVEN) return tree;
-	const doneShare = QUICK_SHARE + treeShare;
-	const best = searchAssignment(problem, {
-		seed,
-		moves: Math.ceil(moves * (1 - doneShare)),
-		restarts: restartsFor(problem.G),
-		start: tree.assignment,
-		only: tree.open,
-		provenAt: bound + Math.abs(bound) * PROVEN,
-		onProgress: ({ movesDone, objective, assignment }) =>
-			onProgress?.({ doneShare: doneShare + movesDone / moves, objective, bound, assignment })
-	});
-	return { ...best, bound: Math.min(bound, best.objective) };
-}
-
 /**
  * Computes the zone plan of a home. Deterministic for the home, the seed and the moves.
  * Groups that no nook can take are named in `overflow`, never squeezed in.
@@ -125,7 +55,7 @@ export function placeHome(
 	{ seed, moves, onProgress }: PlaceOptions,
 	model = buildZoneModel(home)
 ): PlaceResult {
-	const base = { seed, wishPrices: [], fingerprint: model.fingerprint };
+	const base = { seed, wishPrices: [], keptEmpty: null, fingerprint: model.fingerprint };
 	if (!model.parts.length)
 		return {
 			...base,
@@ -148,9 +78,25 @@ export function placeHome(
 		onProgress: (progress) =>
 			onProgress?.({ doneShare: progress.doneShare, best: toResult(progress, 'stopped') })
 	});
-	const proven = solved.objective - solved.bound <= Math.abs(solved.objective) * PROVEN;
-	const result = toResult(solved, proven ? 'optimal' : solved.stopped ? 'stopped' : 'bounded');
-	return solved.stopped ? result : { ...result, wishPrices: wishPrices(home, result, moves) };
+	const grow =
+		home.schools.room === 'slack'
+			? keepOneEmpty(model.problem, roomToGrow(model), solved, { seed, moves })
+			: { ...solved, kept: -1 };
+	const proven = grow.objective - grow.bound <= Math.abs(grow.objective) * PROVEN;
+	const result = toResult(grow, proven ? 'optimal' : grow.stopped ? 'stopped' : 'bounded');
+	if (grow.stopped) return result;
+	const kept = model.places[grow.kept];
+	return {
+		...result,
+		keptEmpty: kept
+			? {
+					nookId: NookId.parse(kept.nook.id),
+					extra: Math.max(0, grow.objective - solved.objective)
+				}
+			: null,
+		// What a wish costs is asked without the empty place, which has a price of its own.
+		wishPrices: wishPrices(home, toResult(solved, 'bounded'), moves)
+	};
 }
 
 /** Share of the moves that goes into what the wishes cost, all of them together. */
@@ -236,6 +182,7 @@ export function toZonePlan(result: PlaceResult, id: string, name: string, now: s
 		bound: result.bound,
 		seed: result.seed,
 		wishPrices: result.wishPrices.map((price) => ({ ...price })),
+		keptEmpty: result.keptEmpty && { ...result.keptEmpty },
 		fingerprint: result.fingerprint,
 		madeAt: now,
 		learnUntil: null

@@ -158,6 +158,15 @@
 				{/each}
 			</g>
 		{/each}
+		{#each Object.values(home.rooms) as room (room.id)}
+			{#each room.sockets as { x, y }, i (i)}
+				<g role="img" aria-label="Socket {i + 1} of {room.name}" class="socket">
+					<rect x={x - font(6)} y={y - font(4.5)} width={font(12)} height={font(9)} rx={font(2)} />
+					<line x1={x - font(2.2)} y1={y - font(1.8)} x2={x - font(2.2)} y2={y + font(1.8)} />
+					<line x1={x + font(2.2)} y1={y - font(1.8)} x2={x + font(2.2)} y2={y + font(1.8)} />
+				</g>
+			{/each}
+		{/each}
 		{#each walks as walk, i (i)}
 			<polyline points={walk.map(({ x, y }) => `${x},${y}`).join(' ')} class="walk" />
 		{/each}
@@ -190,6 +199,16 @@
 		stroke-width: 1.6px;
 		stroke-dasharray: 2 4;
 		stroke-linecap: round;
+		vector-effect: non-scaling-stroke;
+	}
+	.socket rect {
+		fill: var(--color-base-100);
+		stroke: var(--color-base-content);
+		vector-effect: non-scaling-stroke;
+	}
+	.socket line {
+		stroke: var(--color-base-content);
+		stroke-width: 1.6px;
 		vector-effect: non-scaling-stroke;
 	}
 	.body {

@@ -36,7 +36,8 @@
 			class="box"
 			value={home.schools.room}
 			onchange={(e) => school('room', e.currentTarget.value as 'slack')}
-			><option value="slack">{Math.round(home.settings.slackShare * 100)} % of each place</option
+			><option value="slack"
+				>{Math.round(home.settings.slackShare * 100)} % of each place, one kept empty</option
 			><option value="every-inch">none, every inch used</option></select
 		></label
 	>

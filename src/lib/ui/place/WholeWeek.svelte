@@ -1,17 +1,21 @@
 <script lang="ts">
-	import type { ZonePlan } from '$lib/core/model';
+	import type { Home, ZonePlan } from '$lib/core/model';
 	import { REACH_BANDS } from '$lib/core/survey';
 	import type { FreeSpace, PlanTotals } from '$lib/core/zoning';
+	import { keptEmptyText } from '$lib/messages/zoning';
 	import { BAND_WORDS } from '$lib/messages/survey';
 
 	interface Props {
+		home: Home;
 		plan: ZonePlan;
+		/** The plan was computed from something else: what it says of that is left out. */
+		stale: boolean;
 		/** As things stand today, and as the plan has them. */
 		before: PlanTotals;
 		after: PlanTotals;
 		free: FreeSpace;
 	}
-	let { plan, before, after, free }: Props = $props();
+	let { home, plan, stale, before, after, free }: Props = $props();
 	/** How far the plan can be from the best at most, in per cent. */
 	const gap = $derived(
 		plan.objective > 0 ? ((plan.objective - plan.bound) / plan.objective) * 100 : 0
@@ -50,5 +54,5 @@
 </p>
 <p class="soft mt-2 text-sm">
 	{free.empty} of {free.places} places stay empty; {Math.round(free.share * 100)} % of the room is free
-	to grow.
+	to grow. {stale ? '' : keptEmptyText(home, plan)}
 </p>

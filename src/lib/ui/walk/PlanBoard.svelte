@@ -23,7 +23,7 @@
 		room ? room.outline : Object.values(stored.rooms).flatMap((each) => each.outline)
 	);
 	const chosenRoom = $derived(
-		drag.item && ['room', 'corner', 'wall', 'door', 'obstacle'].includes(drag.item.kind)
+		drag.item && ['room', 'corner', 'wall', 'door', 'obstacle', 'socket'].includes(drag.item.kind)
 			? drag.item.id
 			: null
 	);
@@ -119,6 +119,11 @@
 		{#each Object.values(home.rooms) as each (each.id)}
 			{#each each.doors as _, i (i)}
 				{@render piece({ kind: 'door', id: each.id, index: i }, door_shape, font, each.id)}
+			{/each}
+		{/each}
+		{#each Object.values(home.rooms) as each (each.id)}
+			{#each each.sockets as _, i (i)}
+				{@render piece({ kind: 'socket', id: each.id, index: i }, socket_shape, font, each.id)}
 			{/each}
 		{/each}
 		{#each Object.keys(home.stations) as id (id)}
@@ -227,6 +232,10 @@
 {#snippet station_shape(item: PlanItem, font: (px: number) => number)}
 	{@const station = home.stations[item.id]}
 	{#if station}<circle cx={station.at.x} cy={station.at.y} r={font(11)} />{/if}
+{/snippet}
+{#snippet socket_shape(item: PlanItem, font: (px: number) => number)}
+	{@const at = item.kind === 'socket' ? home.rooms[item.id]?.sockets[item.index] : undefined}
+	{#if at}<circle cx={at.x} cy={at.y} r={font(13)} />{/if}
 {/snippet}
 {#snippet corner_shape(item: PlanItem, font: (px: number) => number)}
 	{#if item.kind === 'corner'}

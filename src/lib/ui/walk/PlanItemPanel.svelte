@@ -1,14 +1,23 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
-	import { OBSTACLE_KINDS, type Edit, type Obstacle } from '$lib/core/model';
+	import {
+		OBSTACLE_KINDS,
+		STATION_KINDS,
+		type Edit,
+		type Obstacle,
+		type Point,
+		type StationKind
+	} from '$lib/core/model';
 	import {
 		addCorner,
 		addDoor,
 		addObstacle,
 		addRun,
+		addSocket,
 		changeObstacle,
 		moveCabinet,
+		moveSocket,
 		moveStation,
 		placeStation,
 		removeCabinet,
@@ -16,6 +25,7 @@
 		removeObstacle,
 		removeRoom,
 		removeRun,
+		removeSocket,
 		removeStation,
 		resizeRoom,
 		runAxes,
@@ -24,7 +34,6 @@
 		USUAL_OBSTACLES,
 		type PlanItem
 	} from '$lib/core/survey';
-	import { STATION_KINDS, type StationKind } from '$lib/core/model';
 	import { planItemText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
@@ -42,6 +51,14 @@
 		const values = room?.outline.map((point) => point[side]) ?? [0];
 		return { low: Math.min(...values), size: Math.max(...values) - Math.min(...values) };
 	};
+	const middle = (side: 'x' | 'y') => Math.round(span(side).low + span(side).size / 2);
+	/** Where a new socket is drawn: halfway along the first run of the room, else in its middle. */
+	const newSocket = $derived.by((): Point => {
+		const run = Object.values(home.runs).find(({ roomId }) => roomId === room?.id);
+		if (!run) return { x: middle('x'), y: middle('y') };
+		const { from, to } = run;
+		return { x: Math.round((from.x + to.x) / 2), y: Math.round((from.y + to.y) / 2) };
+	});
 	const cabinetsIn = $derived(
 		room
 			? Object.values(home.cabinets).filter(({ runId }) => home.runs[runId]?.roomId === room.id)
@@ -74,6 +91,25 @@
 			onchange={(event) => rename(collection, event.currentTarget.value)}
 		/></label
 	>
+{/snippet}
+{#snippet pointFields(roomId: string, at: Point, to: (at: Point) => Edit)}
+	{@const outline = home.rooms[roomId]?.outline ?? [{ x: 0, y: 0 }]}
+	{@const left = Math.min(...outline.map((p) => p.x))}
+	{@const far = Math.min(...outline.map((p) => p.y))}
+	<div class="grid grid-cols-2 gap-2">
+		<LengthField
+			label="From the left wall"
+			units={home.units}
+			valueMm={Math.max(0, at.x - left)}
+			onchange={(mm) => edit(`move ${name}`, to({ ...at, x: left + mm }))}
+		/>
+		<LengthField
+			label="From the far wall"
+			units={home.units}
+			valueMm={Math.max(0, at.y - far)}
+			onchange={(mm) => edit(`move ${name}`, to({ ...at, y: far + mm }))}
+		/>
+	</div>
 {/snippet}
 {#snippet away(words: string, change: Edit)}
 	<button class="tool tool-quiet mt-3" onclick={() => gone(words.toLowerCase(), change)}
@@ -146,18 +182,18 @@
 				onclick={() =>
 					edit(
 						`${station} in ${name}`,
-						placeStation(
-							room.id,
-							station,
-							{
-								x: Math.round(span('x').low + span('x').size / 2),
-								y: Math.round(span('y').low + span('y').size / 2)
-							},
-							newId
-						)
+						placeStation(room.id, station, { x: middle('x'), y: middle('y') }, newId)
 					)}><Plus size={18} />Put it in</button
 			>
 		</div>
+		<button
+			class="tool justify-self-start"
+			onclick={() => {
+				const index = room.sockets.length;
+				edit(`socket in ${name}`, addSocket(room.id, newSocket));
+				drag.choose({ kind: 'socket', id: room.id, index });
+			}}><Plus size={18} />Socket</button
+		>
 		<p class="soft text-sm">
 			Drag a wall, a corner or the room itself; arrow keys move by 1 cm, with Shift by 10 cm.
 		</p>
@@ -265,29 +301,22 @@
 		</div>
 		{@render away('Take it out', removeObstacle(room.id, item.index))}
 	{/if}
+{:else if item.kind === 'socket' && room}
+	{@const at = room.sockets[item.index]}
+	{#if at}
+		{@render pointFields(room.id, at, (to) => moveSocket(room.id, item.index, to))}
+		<p class="soft mt-2 text-sm">
+			Appliances are planned within a cord's length of it. Keep cords away from water and the hob; a
+			new socket is work for a licensed electrician.
+		</p>
+		{@render away('Remove the socket', removeSocket(room.id, item.index))}
+	{/if}
 {:else if item.kind === 'station'}
 	{@const each = home.stations[item.id]}
 	{#if each}
-		{@const corner = home.rooms[each.roomId]?.outline ?? [{ x: 0, y: 0 }]}
-		{@const left = Math.min(...corner.map((p) => p.x))}
-		{@const far = Math.min(...corner.map((p) => p.y))}
 		<div class="grid gap-2">
 			{@render nameField('stations', each.name)}
-			<div class="grid grid-cols-2 gap-2">
-				<LengthField
-					label="From the left wall"
-					units={home.units}
-					valueMm={Math.max(0, each.at.x - left)}
-					onchange={(mm) =>
-						edit(`move ${name}`, moveStation(each.id, { ...each.at, x: left + mm }))}
-				/>
-				<LengthField
-					label="From the far wall"
-					units={home.units}
-					valueMm={Math.max(0, each.at.y - far)}
-					onchange={(mm) => edit(`move ${name}`, moveStation(each.id, { ...each.at, y: far + mm }))}
-				/>
-			</div>
+			{@render pointFields(each.roomId, each.at, (at) => moveStation(each.id, at))}
 			<p class="soft text-sm">{each.kind}: where one stands to work.</p>
 			{@render away('Remove the station', removeStation(each.id))}
 		</div>

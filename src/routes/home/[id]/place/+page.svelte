@@ -284,7 +284,7 @@
 			{/if}
 			<hr class="my-4" />
 		{/if}
-		<WholeWeek {plan} {before} {after} {free} />
+		<WholeWeek {home} {plan} {stale} {before} {after} {free} />
 		<WishList {home} {plan} {stale} />
 		{#if left.length}
 			<h3 class="mt-4" style="color:var(--color-error)">Without a place</h3>

@@ -94,7 +94,9 @@
 									<TagChip {group} />{#if part}<span class="soft text-sm">part of it</span>{/if}
 									<p>{thingsOf(group.id)}</p>
 								</div>
-							{:else}<span class="soft">free</span>{/each}
+							{:else}<span class="soft"
+									>{row.id === plan.keptEmpty?.nookId ? 'kept empty, room to grow' : 'free'}</span
+								>{/each}
 						</div>
 					</div>
 				{/each}

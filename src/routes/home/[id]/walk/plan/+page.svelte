@@ -78,8 +78,8 @@
 		{#key item}<PlanItemPanel {item} {drag} />{/key}
 	{:else}
 		<p class="soft mb-4">
-			Choose a wall, a room, a cabinet, a doorway or a station on the plan to move it or to give it
-			exact numbers.
+			Choose a wall, a room, a cabinet, a doorway, a station or a socket on the plan to move it or
+			to give it exact numbers.
 		</p>
 		<h2 class="mb-1">Work triangle</h2>
 		{#if triangle.ok}
