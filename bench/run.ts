@@ -2,6 +2,7 @@
 // npm run bench -- survey           typed lines and walking distances
 // npm run bench -- categories       how many typed names fall into their category
 // npm run bench -- homes            generated homes against the by-hand rule
+// npm run bench -- proofs           plans of the demo home and of flats, proven
 // npm run bench -- browser          first-screen script, and a large home in the browser (needs a build)
 // npm run bench -- assignment FILE… [--budget MS]   problem files, one JSON line a file
 import { benchAssignment } from './assignment';
@@ -9,6 +10,7 @@ import { benchBrowser } from './browser';
 import { benchCategories } from './categories';
 import { benchHome } from './home';
 import { benchHomes } from './homes';
+import { benchProofs } from './proofs';
 import { benchSurvey } from './survey';
 
 const args = process.argv.slice(2);
@@ -21,6 +23,7 @@ if (kind === 'assignment') for (const file of files) print(benchAssignment(file,
 else if (kind === 'browser') for (const line of await benchBrowser()) print(line);
 else if (kind === 'survey') for (const line of benchSurvey()) print(line);
 else if (kind === 'homes') for (const line of benchHomes()) print(line);
+else if (kind === 'proofs') for await (const line of benchProofs()) print(line);
 else if (kind === 'categories') print(benchCategories());
 else if (kind === undefined) {
 	for (const line of benchSurvey()) print(line);
@@ -28,7 +31,7 @@ else if (kind === undefined) {
 	for (const line of await benchBrowser()) print(line);
 } else {
 	console.error(
-		`No bench called “${kind}”. Use: assignment FILE…, survey, categories, homes, browser, or nothing.`
+		`No bench called “${kind}”. Use: assignment FILE…, survey, categories, homes, proofs, browser, or nothing.`
 	);
 	process.exit(2);
 }

@@ -1,9 +1,24 @@
 import { execFileSync } from 'node:child_process';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page, type TestInfo } from '@playwright/test';
 import { goTo, NOW, openDemo, saved, solve } from './helpers';
 
 const part = (page: Page, name: RegExp) =>
 	page.getByRole('navigation', { name: 'Parts of Place' }).getByRole('link', { name }).click();
+
+/** Imports a home that the generator makes. */
+async function openGenerated(page: Page, info: TestInfo, size: 'house' | 'room') {
+	const path = info.outputPath(`${size}.keepnook.json`);
+	execFileSync(process.execPath, [
+		'node_modules/tsx/dist/cli.mjs',
+		'e2e/write-home.ts',
+		path,
+		size
+	]);
+	await page.clock.setFixedTime(NOW);
+	await page.goto('/');
+	await page.getByLabel('Import a home file').setInputFiles(path);
+	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible({ timeout: 30_000 });
+}
 
 test('Place: four schools side by side; one group’s place, then a whole plan is taken', async ({
 	page
@@ -151,12 +166,7 @@ test('Place: a house of 200 places and 250 groups: stopped in the middle, then p
 	page
 }, info) => {
 	test.setTimeout(180_000);
-	const path = info.outputPath('house.keepnook.json');
-	execFileSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'e2e/write-home.ts', path]);
-	await page.clock.setFixedTime(NOW);
-	await page.goto('/');
-	await page.getByLabel('Import a home file').setInputFiles(path);
-	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible({ timeout: 30_000 });
+	await openGenerated(page, info, 'house');
 	await goTo(page, 'Place');
 	await page.getByRole('button', { name: 'Solve', exact: true }).click();
 	await expect(page.getByRole('status').filter({ hasText: /\d+ %, best/ })).toBeVisible({
@@ -171,4 +181,48 @@ test('Place: a house of 200 places and 250 groups: stopped in the middle, then p
 	await expect(page.getByRole('button', { name: 'Solve again' })).toBeVisible({ timeout: 90_000 });
 	await expect(panel.getByRole('heading', { name: 'Broken rules' })).toHaveCount(0);
 	await expect(panel).toContainText(/at\s+most \d+\.\d % from the best/);
+});
+
+test('Place: a proof finds the way back from a move by hand, and can be undone', async ({
+	page
+}, info) => {
+	await openGenerated(page, info, 'room');
+	await goTo(page, 'Place');
+	await solve(page);
+	const panel = page.getByRole('complementary', { name: 'Reasons and figures' });
+	await expect(panel).toContainText('It is proven that no plan is better');
+	const effort = async () =>
+		Number((await panel.innerText()).match(/Effort ([\d,]+)/)![1]!.replaceAll(',', ''));
+	const best = await effort();
+	await page
+		.getByRole('button', { name: /^Tag Group 6 in / })
+		.first()
+		.press('Enter');
+	await page
+		.getByRole('button', { name: /: \+\d+$/ })
+		.last()
+		.press('Enter');
+	await expect(panel).toContainText(/at most .+ from the best/);
+	expect(await effort()).toBeGreaterThan(best);
+	await panel.getByRole('button', { name: 'Prove it, or find better' }).click();
+	await expect(page.getByText(/A better plan was found, [\d.]+ m a week less/)).toBeVisible({
+		timeout: 30_000
+	});
+	await expect(panel).toContainText('It is proven that no plan is better');
+	expect(await effort()).toBe(best);
+	await page.getByRole('button', { name: /^Undo/ }).click();
+	await expect(panel).toContainText(/at most .+ from the best/);
+	expect(await effort()).toBeGreaterThan(best);
+});
+
+test('Place: the search for a proof can be stopped, and the plan stays', async ({ page }) => {
+	await openDemo(page, 'Place');
+	await solve(page);
+	const panel = page.getByRole('complementary', { name: 'Reasons and figures' });
+	const before = await panel.innerText();
+	await panel.getByRole('button', { name: 'Prove it, or find better' }).click();
+	await expect(panel.getByRole('status')).toContainText('Proving');
+	await panel.getByRole('button', { name: 'Stop proving' }).click();
+	await expect(panel.getByRole('button', { name: 'Prove it, or find better' })).toBeVisible();
+	expect(await panel.innerText()).toBe(before);
 });

@@ -146,6 +146,20 @@ test('Walk: the plan is edited by dragging, with snapping, and by arrow keys', a
 	const before = await left.inputValue();
 	await page.getByRole('button', { name: 'Dining table', exact: true }).press('ArrowRight');
 	await expect(left).not.toHaveValue(before);
+	// A socket is marked on the wall, and moved by an exact number.
+	await page.getByRole('button', { name: 'Kitchen', exact: true }).press('Enter');
+	await panel.getByRole('button', { name: 'Socket' }).click();
+	await expect(panel.getByRole('heading', { name: 'Socket 3 of Kitchen' })).toBeVisible();
+	await expect(panel).toContainText('licensed electrician');
+	await fill(page, 'From the left wall', '1200');
+	await saved(page);
+	await page.reload();
+	await page.getByRole('button', { name: 'Socket 3 of Kitchen', exact: true }).press('Enter');
+	await expect(panel.getByLabel('From the left wall')).toHaveValue('1200 mm');
+	await panel.getByRole('button', { name: 'Remove the socket' }).click();
+	await expect(page.getByRole('button', { name: 'Socket 3 of Kitchen', exact: true })).toHaveCount(
+		0
+	);
 	// The sink far away, in the larder: the side is too long, and said so.
 	await drag(page, 'Station Sink', { x: 240, y: 20 });
 	await page.getByRole('button', { name: 'Done with this' }).click();

@@ -6,7 +6,14 @@ import {
 	type WishPrice,
 	type ZonePlan
 } from '../core/model';
-import type { BrokenRule, HardCode, SchoolVariant, SmallestChange, SoftCode } from '../core/zoning';
+import type {
+	BrokenRule,
+	HardCode,
+	PlanProof,
+	SchoolVariant,
+	SmallestChange,
+	SoftCode
+} from '../core/zoning';
 
 /** Says why a group may not live in a nook. */
 export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string {
@@ -162,4 +169,37 @@ export function keptEmptyText(home: Home, { keptEmpty, assignments }: ZonePlan):
 	return keptEmpty.extra < 0.5
 		? `${name} is one that is kept for it, which costs nothing.`
 		: `${name} is kept for it, which adds ${Math.round(keptEmpty.extra)} m to the week’s effort.`;
+}
+
+/** So small a share of the effort is nothing that anyone could walk. */
+const PROVEN_SHARE = 1e-5;
+/** Whether nothing is left between a plan and what no plan can go below. */
+export const isProven = (effort: number, bound: number): boolean =>
+	effort - bound <= Math.abs(effort) * PROVEN_SHARE;
+
+/** Says how good a plan is at least. */
+export function gapText(effort: number, bound: number): string {
+	if (isProven(effort, bound)) return 'It is proven that no plan is better.';
+	const percent = ((effort - bound) / effort) * 100;
+	return `No plan can go below ${Math.round(bound).toLocaleString('en')}, so this one is at most ${
+		percent < 0.1 ? 'a tenth of a per cent' : `${percent.toFixed(1)} %`
+	} from the best.`;
+}
+
+/** Says what came of the search for a proof of so many seconds at most. */
+export function proofText(proof: PlanProof, seconds: number): string {
+	switch (proof.status) {
+		case 'stale':
+			return 'This plan was made of another state of the home. Solve again, then prove it.';
+		case 'broken':
+			return 'This plan breaks a hard rule. Mend that or solve again, then prove it.';
+		case 'too-large':
+			return 'This home is too large for a proof here; what no plan can go below stays as it was.';
+		case 'open':
+			return `Not proven within ${seconds} seconds. ${gapText(proof.objective, proof.bound)}`;
+		case 'proven':
+			return proof.saved < 0.05
+				? 'Proven: no plan is better.'
+				: `A better plan was found, ${proof.saved.toFixed(1)} m a week less, and it is proven that none is better still. Undo brings back the one before.`;
+	}
 }

@@ -59,7 +59,7 @@ export async function answer<Result, Progress>(
 			);
 		const body = parse(text);
 		if (!body.ok) return problem(400, 'not-json', 'The body is not JSON. Send { home, options }.');
-		const handled = handler(body.value);
+		const handled = await handler(body.value);
 		if (!handled.ok)
 			return problem(400, 'not-understood', 'The body was not understood. See the issues.', [
 				...handled.issues

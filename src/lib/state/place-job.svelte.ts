@@ -14,9 +14,11 @@ export type PlaceJobState =
 	| { readonly kind: 'running'; readonly progress: PlaceProgress | null }
 	| { readonly kind: 'failed'; readonly reason: string };
 
-function failureOf(
-	outcome: Extract<JobOutcome<unknown>, { kind: 'failed' | 'refused' }>
-): PlaceJobState {
+/** Says of a job that gave no answer why. */
+export function failureOf(outcome: Extract<JobOutcome<unknown>, { kind: 'failed' | 'refused' }>): {
+	readonly kind: 'failed';
+	readonly reason: string;
+} {
 	const reason =
 		outcome.kind === 'failed'
 			? outcome.reason

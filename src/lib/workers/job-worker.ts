@@ -7,7 +7,7 @@ interface Port {
 
 /** Serves a handler inside a worker: decode, call, post; nothing that goes wrong is lost. */
 export function serveJobs<Result, Progress>(port: Port, handler: Handler<Result, Progress>): void {
-	port.addEventListener('message', ({ data }) => {
+	port.addEventListener('message', async ({ data }) => {
 		const request = JobRequest.safeParse(data);
 		if (!request.success) {
 			port.postMessage({
@@ -19,7 +19,7 @@ export function serveJobs<Result, Progress>(port: Port, handler: Handler<Result,
 		}
 		const { id, payload } = request.data;
 		try {
-			const handled = handler(payload, (progress) =>
+			const handled = await handler(payload, (progress) =>
 				port.postMessage({ kind: 'progress', id, progress })
 			);
 			if (handled.ok) port.postMessage({ kind: 'done', id, result: handled.result });

@@ -23,7 +23,7 @@ export type Handled<Result> =
 export type Handler<Result, Progress> = (
 	payload: unknown,
 	onProgress?: (progress: Progress) => void
-) => Handled<Result>;
+) => Handled<Result> | Promise<Handled<Result>>;
 
 /** Turns what zod found into issues that cross a worker or a route. */
 export function issuesOf(error: z.ZodError): Issue[] {

@@ -14,6 +14,8 @@ export interface BranchOptions {
 	readonly nodeRounds: number;
 	/** Steps into which capacities that are no whole numbers are cut. */
 	readonly steps: number;
+	/** A wish beyond the problem's own rules: a plan without it is passed over. The start has to keep it. */
+	readonly accepts?: (assignment: Assignment) => boolean;
 	/** Called every few nodes; a true answer ends the work. */
 	readonly onProgress?: (progress: {
 		doneShare: number;
@@ -31,6 +33,8 @@ export interface BranchResult {
 	readonly bound: number;
 	/** Cells (G × N) that can still be better than the plan, at the root: 1 where a part may go. */
 	readonly open: Uint8Array;
+	/** Parts that can still stand nowhere in a better plan: 1 where overflow is open. */
+	readonly spillOpen: Uint8Array;
 	readonly nodes: number;
 	readonly stopped: boolean;
 }
@@ -106,6 +110,7 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 	const offer = (assignment: Assignment) => {
 		const objective = objectiveOf(problem, assignment);
 		if (objective >= bestObjective - 1e-9 || violations(problem, assignment).length) return;
+		if (options.accepts?.(assignment) === false) return;
 		best = assignment.slice();
 		bestObjective = objective;
 	};
@@ -121,7 +126,7 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 	let nodes = 0;
 	let stopped = false;
 	const isOver = () => stopped || relaxation.work > options.work;
-	let rootCells: Uint8Array | null = null;
+	let rootCells: { open: Uint8Array; spillOpen: Uint8Array } | null = null;
 
 	/** Mends the relaxed solution of a node into a plan: what was taken once stays, the rest goes where it costs least. */
 	function mend(takenAt: Int32Array, fixed: Int32Array, open: Uint8Array): void {
@@ -222,7 +227,8 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 					news++;
 				}
 			}
-			if (isRoot) [rootCells, rootBound] = [open.slice(), bound];
+			if (isRoot)
+				[rootCells, rootBound] = [{ open: open.slice(), spillOpen: spillOpen.slice() }, bound];
 			if (fixed.every((n) => n >= 0)) {
 				offer(Int32Array.from(fixed, (n) => (n >= N ? -1 : n)));
 				return [];
@@ -326,7 +332,7 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 		assignment: best,
 		objective: bestObjective,
 		bound: Math.min(bound, bestObjective),
-		open: rootCells ?? rootOpen,
+		...(rootCells ?? { open: rootOpen, spillOpen: new Uint8Array(G).fill(1) }),
 		nodes,
 		stopped
 	};

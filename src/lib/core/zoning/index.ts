@@ -42,6 +42,14 @@ export {
 	type Price
 } from './explain';
 export { solveAssignment, type SolveOptions, type SolveResult } from './solve-assignment';
+export {
+	AssignmentProgram,
+	type IntegerOutcome,
+	type IntegerProgram,
+	type IntegerSolver
+} from './integer-program';
+export { DEFAULT_PROVE, proveAssignment, type ProveOptions, type ProveResult } from './prove';
+export { noteProof, provePlan, type PlanProof, type ProvePlanOptions } from './prove-plan';
 export { keepOneEmpty, roomToGrow } from './keep-empty';
 export { assignmentNow } from './now';
 export { doMove, moveOrder, type MoveOrder, type MoveStep } from './move-order';

@@ -1,7 +1,7 @@
 import type { AssignmentProblem } from './problem';
 
 /** Tells whether two parts could ever share nook `n`, by their capacities and their kinds. */
-function canShare(problem: AssignmentProblem, a: number, b: number, n: number): boolean {
+export function canShare(problem: AssignmentProblem, a: number, b: number, n: number): boolean {
 	const { K, demand, capacity, kinds, conflicts } = problem;
 	if ((kinds[a]! & conflicts[b]!) | (kinds[b]! & conflicts[a]!)) return false;
 	for (let k = 0; k < K; k++)

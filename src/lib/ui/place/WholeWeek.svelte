@@ -3,6 +3,7 @@
 	import { REACH_BANDS } from '$lib/core/survey';
 	import type { FreeSpace, PlanTotals } from '$lib/core/zoning';
 	import { keptEmptyText } from '$lib/messages/zoning';
+	import PlanProof from './PlanProof.svelte';
 	import { BAND_WORDS } from '$lib/messages/survey';
 
 	interface Props {
@@ -14,12 +15,12 @@
 		before: PlanTotals;
 		after: PlanTotals;
 		free: FreeSpace;
+		/** Weekly effort of the plan as it stands, moves by hand included. */
+		effort: number;
+		/** It breaks a hard rule. */
+		broken: boolean;
 	}
-	let { home, plan, stale, before, after, free }: Props = $props();
-	/** How far the plan can be from the best at most, in per cent. */
-	const gap = $derived(
-		plan.objective > 0 ? ((plan.objective - plan.bound) / plan.objective) * 100 : 0
-	);
+	let { home, plan, stale, before, after, free, effort, broken }: Props = $props();
 	const whole = (value: number) => Math.round(value).toLocaleString('en');
 </script>
 
@@ -47,11 +48,7 @@
 		{/each}
 	</tbody>
 </table>
-<p class="soft mt-2 text-sm">
-	Effort {whole(plan.objective)}; no plan can go below {whole(plan.bound)}, so this one is at most {gap.toFixed(
-		1
-	)} % from the best. In metres walked there and back, reaches and broken wishes counted in metres too.
-</p>
+<PlanProof {plan} {effort} {stale} {broken} />
 <p class="soft mt-2 text-sm">
 	{free.empty} of {free.places} places stay empty; {Math.round(free.share * 100)} % of the room is free
 	to grow. {stale ? '' : keptEmptyText(home, plan)}

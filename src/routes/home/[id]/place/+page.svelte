@@ -284,7 +284,16 @@
 			{/if}
 			<hr class="my-4" />
 		{/if}
-		<WholeWeek {home} {plan} {stale} {before} {after} {free} />
+		<WholeWeek
+			{home}
+			{plan}
+			{stale}
+			{before}
+			{after}
+			{free}
+			effort={layout.objective}
+			broken={broken.length > 0}
+		/>
 		<WishList {home} {plan} {stale} />
 		{#if left.length}
 			<h3 class="mt-4" style="color:var(--color-error)">Without a place</h3>

@@ -1,0 +1,244 @@
+import { canShare } from './pair-costs';
+import type { Assignment, AssignmentProblem } from './problem';
+
+/** A linear program with 0/1 columns: least `cost`, all columns within 0 and 1, rows within `low` and `high`. */
+export interface IntegerProgram {
+	readonly cost: Float64Array;
+	/** 1 where a column is 0 or 1 and nothing between. */
+	readonly whole: Uint8Array;
+	/** Row r has the entries from `starts[r]` up to `starts[r + 1]`: column and coefficient. */
+	readonly starts: Int32Array;
+	readonly columns: Int32Array;
+	readonly coefficients: Float64Array;
+	readonly low: Float64Array;
+	readonly high: Float64Array;
+}
+
+/** What a general solver gives for a program; it may stop early. */
+export type IntegerOutcome =
+	| { readonly status: 'optimal'; readonly values: ArrayLike<number>; readonly bound: number }
+	| { readonly status: 'stopped'; readonly bound: number };
+
+/**
+ * A general solver for such programs, kept behind this so that core knows none. `start` is a plan that keeps all
+ * rows. `seconds` is a ceiling; `onBound` hears of better bounds, and a true answer ends the work.
+ */
+export type IntegerSolver = (
+	program: IntegerProgram,
+	options: {
+		readonly start: Float64Array;
+		readonly seconds: number;
+		readonly onBound?: (bound: number) => boolean | void;
+	}
+) => IntegerOutcome;
+
+/** Where parts may go: cells (G × N) and overflow (G), 1 where open. */
+export interface OpenPlaces {
+	readonly open: Uint8Array;
+	readonly spillOpen: Uint8Array;
+}
+
+class Rows {
+	private readonly starts = [0];
+	private readonly columns: number[] = [];
+	private readonly coefficients: number[] = [];
+	private readonly low: number[] = [];
+	private readonly high: number[] = [];
+	add(
+		low: number,
+		high: number,
+		entries: readonly (readonly [column: number, value: number])[]
+	): void {
+		for (const [column, value] of entries) {
+			this.columns.push(column);
+			this.coefficients.push(value);
+		}
+		this.starts.push(this.columns.length);
+		this.low.push(low);
+		this.high.push(high);
+	}
+	done(): Omit<IntegerProgram, 'cost' | 'whole'> {
+		return {
+			starts: Int32Array.from(this.starts),
+			columns: Int32Array.from(this.columns),
+			coefficients: Float64Array.from(this.coefficients),
+			low: Float64Array.from(this.low),
+			high: Float64Array.from(this.high)
+		};
+	}
+}
+
+/** An assignment problem as an integer program over the places that are open, with the way there and back. */
+export class AssignmentProgram {
+	readonly program: IntegerProgram;
+	/** G × (N + 1): the column of a part in a nook, overflow last; −1 where it is closed. */
+	private readonly at: Int32Array;
+	/** Columns of pairs: both ends in their nooks (N is overflow). */
+	private readonly ends: { column: number; p: number; n: number; m: number }[] = [];
+	/** Columns that say that a nook is empty. */
+	private readonly emptied: { column: number; n: number }[] = [];
+
+	/**
+	 * Each part once, capacities, conflicts. A pair that costs by distance gets one column for each two open places of
+	 * its ends, whose sums are the places themselves: whole places make them whole, and the bound is far better than
+	 * that of products bounded one by one. With `oneEmpty` at least one of those nooks stays empty.
+	 */
+	constructor(
+		private readonly problem: AssignmentProblem,
+		{ open, spillOpen }: OpenPlaces,
+		oneEmpty: readonly number[] = []
+	) {
+		const { G, N, K, pairs } = problem;
+		const cost: number[] = [];
+		const whole: number[] = [];
+		const rows = new Rows();
+		const column = (price: number, isWhole: boolean) => {
+			whole.push(Number(isWhole));
+			return cost.push(price) - 1;
+		};
+		this.at = new Int32Array(G * (N + 1)).fill(-1);
+		for (let g = 0; g < G; g++) {
+			for (let n = 0; n < N; n++)
+				if (open[g * N + n] && problem.cost[g * N + n] !== Infinity)
+					this.at[g * (N + 1) + n] = column(problem.cost[g * N + n]!, true);
+			if (spillOpen[g]) this.at[g * (N + 1) + N] = column(problem.overflow[g]!, true);
+			rows.add(
+				1,
+				1,
+				this.placesOf(g).map((n) => [this.columnOf(g, n), 1])
+			);
+		}
+		for (let n = 0; n < N; n++) {
+			const here = Array.from({ length: G }, (_, g) => g).filter((g) => this.columnOf(g, n) >= 0);
+			for (let k = 0; k < K; k++) this.addCapacity(rows, here, n, k);
+			this.addConflicts(rows, here, n);
+			if (oneEmpty.includes(n)) {
+				const empty = column(0, true);
+				this.emptied.push({ column: empty, n });
+				rows.add(-Infinity, here.length, [
+					[empty, here.length],
+					...here.map((g) => [this.columnOf(g, n), 1] as const)
+				]);
+			}
+		}
+		if (this.emptied.length)
+			rows.add(
+				1,
+				Infinity,
+				this.emptied.map(({ column: empty }) => [empty, 1])
+			);
+		pairs.forEach((_, p) => this.addPair(rows, p, column));
+		this.program = { cost: Float64Array.from(cost), whole: Uint8Array.from(whole), ...rows.done() };
+	}
+
+	private columnOf(g: number, n: number): number {
+		return this.at[g * (this.problem.N + 1) + n]!;
+	}
+	private placesOf(g: number): number[] {
+		return Array.from({ length: this.problem.N + 1 }, (_, n) => n).filter(
+			(n) => this.columnOf(g, n) >= 0
+		);
+	}
+
+	private addCapacity(rows: Rows, here: readonly number[], n: number, k: number): void {
+		const { K, demand, capacity } = this.problem;
+		const room = capacity[n * K + k]!;
+		const sum = here.reduce((total, g) => total + demand[g * K + k]!, 0);
+		if (sum <= room) return;
+		// In shares of the room: millilitres and grams in one program would strain its tolerances.
+		const unit = room > 0 ? room : 1;
+		rows.add(
+			-Infinity,
+			room / unit,
+			here.map((g) => [this.columnOf(g, n), demand[g * K + k]! / unit])
+		);
+	}
+
+	private addConflicts(rows: Rows, here: readonly number[], n: number): void {
+		const { kinds, conflicts } = this.problem;
+		here.forEach((g, i) => {
+			for (const h of here.slice(i + 1))
+				if ((kinds[g]! & conflicts[h]!) | (kinds[h]! & conflicts[g]!))
+					rows.add(-Infinity, 1, [
+						[this.columnOf(g, n), 1],
+						[this.columnOf(h, n), 1]
+					]);
+		});
+	}
+
+	private addPair(
+		rows: Rows,
+		p: number,
+		column: (price: number, isWhole: boolean) => number
+	): void {
+		const { problem } = this;
+		const { N, distance } = problem;
+		const { a, b, near, together } = problem.pairs[p]!;
+		const from = this.placesOf(a);
+		const to = this.placesOf(b);
+		const add = (n: number, m: number, price: number) => {
+			const at = column(price, false);
+			this.ends.push({ column: at, p, n, m });
+			return at;
+		};
+		if (near === 0 && together >= 0) {
+			// Only a shared nook costs anything.
+			for (const n of from)
+				if (n < N && together > 0 && to.includes(n) && canShare(problem, a, b, n))
+					rows.add(-Infinity, 1, [
+						[this.columnOf(a, n), 1],
+						[this.columnOf(b, n), 1],
+						[add(n, n, together), -1]
+					]);
+			return;
+		}
+		const columns = from.map((n) =>
+			to.map((m) => {
+				if (n === N || m === N) return add(n, m, 0);
+				if (n !== m) return add(n, m, near * distance[n * N + m]!);
+				return canShare(problem, a, b, n) ? add(n, n, together) : -1;
+			})
+		);
+		const sums = (own: number, n: number, list: readonly number[]) =>
+			rows.add(0, 0, [
+				[this.columnOf(own, n), -1],
+				...list.filter((at) => at >= 0).map((at) => [at, 1] as const)
+			]);
+		from.forEach((n, i) => sums(a, n, columns[i]!));
+		to.forEach((m, j) =>
+			sums(
+				b,
+				m,
+				columns.map((row) => row[j]!)
+			)
+		);
+	}
+
+	/** Gives the values of all columns for a plan whose places are open. */
+	write(assignment: Assignment): Float64Array {
+		const { N, pairs } = this.problem;
+		const values = new Float64Array(this.program.cost.length);
+		const place = (g: number) => (assignment[g]! < 0 ? N : assignment[g]!);
+		assignment.forEach((_, g) => {
+			const at = this.columnOf(g, place(g));
+			if (at >= 0) values[at] = 1;
+		});
+		for (const { column, p, n, m } of this.ends)
+			values[column] = Number(place(pairs[p]!.a) === n && place(pairs[p]!.b) === m);
+		for (const { column, n } of this.emptied) values[column] = Number(!assignment.includes(n));
+		return values;
+	}
+
+	/** Reads a plan from the values of a solution: each part where its column is largest. */
+	read(values: ArrayLike<number>): Assignment {
+		const { G, N } = this.problem;
+		return Int32Array.from({ length: G }, (_, g) => {
+			const [first, ...others] = this.placesOf(g);
+			const best = others.reduce(
+				(most, n) => (values[this.columnOf(g, n)]! > values[this.columnOf(g, most)]! ? n : most),
+				first!
+			);
+			return best === N ? -1 : best;
+		});
+	}
+}

@@ -1,0 +1,13 @@
+import { z } from 'zod';
+import { loadIntegerSolver } from './integer-solver';
+import { serveJobs } from './job-worker';
+import { handleProve, type ProveProgress } from './prove.protocol';
+
+/** Where the page says that the binary of the solver is served. */
+const Served = z.object({ wasmUrl: z.string() });
+
+serveJobs(
+	self as unknown as Parameters<typeof serveJobs>[0],
+	(payload, onProgress?: (progress: ProveProgress) => void) =>
+		handleProve(payload, onProgress, () => loadIntegerSolver(Served.parse(payload).wasmUrl))
+);
