@@ -1,6 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { goTo, newHome, openDemo, saved, solve } from './helpers';
 
+const part = (page: import('@playwright/test').Page, name: RegExp) =>
+	page.getByRole('navigation', { name: 'Parts of Sort' }).getByRole('link', { name }).click();
 const groups = (page: import('@playwright/test').Page) =>
 	page.getByRole('list', { name: 'Groups' });
 
@@ -176,4 +178,62 @@ test('Sort: a new home says what to do, and its first things are grouped', async
 	await expect(page.getByRole('heading', { name: 'Nothing to sort yet' })).toBeVisible();
 	await page.getByRole('link', { name: /^Proposed/ }).click();
 	await expect(page.getByRole('heading', { name: 'Nothing to propose' })).toBeVisible();
+});
+
+test('Sort: a routine is taken, changed and walked, and brings partners', async ({ page }) => {
+	await openDemo(page, 'Sort');
+	await part(page, /^Routines/);
+	const table = page.getByRole('table', { name: 'Routines' });
+	await expect(table.getByRole('row', { name: /^Breakfast 7 \d+\.\d m/ })).toBeVisible();
+	await page.getByRole('button', { name: 'Take: Coffee and tea' }).click();
+	const sheet = page.getByRole('complementary', { name: 'Routine' });
+	const steps = sheet.getByRole('list', { name: 'Steps of Coffee and tea' }).getByRole('listitem');
+	await expect(steps).toHaveCount(5);
+	await expect(page.getByRole('button', { name: 'Take: Coffee and tea' })).toHaveCount(0);
+	const round = () =>
+		table
+			.getByRole('row', { name: /^Coffee and tea/ })
+			.getByRole('cell')
+			.nth(1)
+			.innerText();
+	const before = await round();
+	// The longest way there is: to the front door and back for every cup.
+	await sheet.getByLabel('Next step').selectOption({ label: 'Front door' });
+	await expect(steps).toHaveCount(6);
+	expect(Number.parseFloat(await round())).toBeGreaterThan(Number.parseFloat(before));
+	await sheet.getByRole('button', { name: 'Front door earlier' }).click();
+	await expect(steps.nth(4)).toContainText('Front door');
+	await sheet.getByRole('button', { name: 'Take out Front door' }).click();
+	expect(await round()).toBe(before);
+	await sheet.getByLabel('Times a week').fill('30');
+	await sheet.getByLabel('Times a week').press('Enter');
+	await saved(page);
+	await page.reload();
+	await expect(table.getByRole('row', { name: /^Coffee and tea 30 / })).toBeVisible();
+	await part(page, /^Proposed/);
+	const pair = page
+		.getByRole('list', { name: 'Proposed partners' })
+		.getByRole('listitem')
+		.filter({ hasText: 'in your routine: Coffee and tea' });
+	await expect(pair.first()).toContainText('15 trips a week');
+});
+
+test('Sort: a routine of one’s own is written down and taken away', async ({ page }) => {
+	await openDemo(page, 'Sort');
+	await part(page, /^Routines/);
+	await page.getByRole('button', { name: 'Routine of our own' }).click();
+	const sheet = page.getByRole('complementary', { name: 'Routine' });
+	await expect(sheet).toContainText('No steps yet');
+	await sheet.getByLabel('Name').fill('Stall morning');
+	await sheet.getByLabel('Name').press('Enter');
+	await sheet.getByLabel('Next step').selectOption({ label: 'Bakeware' });
+	await sheet.getByLabel('Next step').selectOption({ label: 'Oven' });
+	await expect(
+		sheet.getByRole('list', { name: 'Steps of Stall morning' }).getByRole('listitem')
+	).toHaveCount(2);
+	await sheet.getByRole('button', { name: 'Remove the routine' }).click();
+	const table = page.getByRole('table', { name: 'Routines' });
+	await expect(table.getByRole('row', { name: /^Stall morning/ })).toHaveCount(0);
+	await page.getByRole('button', { name: /^Undo: remove Stall morning/ }).click();
+	await expect(table.getByRole('row', { name: /^Stall morning/ })).toBeVisible();
 });

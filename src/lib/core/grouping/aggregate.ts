@@ -55,15 +55,23 @@ export interface GroupFigures {
 export const ROW_DEPTH_MM = 300;
 /** Things are piled up to about this height when they are flatter, mm. */
 export const PILE_MM = 220;
+/** Folded cloth is piled higher: it does not slip, mm. */
+const CLOTH_PILE_MM = 320;
+/** Categories of folded cloth. */
+export const CLOTHS: ReadonlySet<string> = new Set(['kitchen.linens', 'bathroom.towels']);
 /** Fetches from the back stock for each fetch from the place in use (a working estimate). */
 export const SPARE_FETCHES = 0.1;
 
 /**
  * Front run that a thing's pieces need on a shelf 300 mm deep, mm: the floor of its piles, spread over the depth.
- * @example frontRunMm({ piece: { widthMm: 75, depthMm: 75, heightMm: 110 } }, 8) // 75: four piles of two
+ * @example frontRunMm({ category: 'food.cans-veg', piece: { widthMm: 75, depthMm: 75, heightMm: 110 } }, 8) // 75: four piles of two
  */
-export function frontRunMm({ piece }: Pick<Thing, 'piece'>, pieces: number): number {
-	const high = Math.max(1, Math.floor(PILE_MM / Math.max(1, piece.heightMm)));
+export function frontRunMm(
+	{ piece, category }: Pick<Thing, 'piece' | 'category'>,
+	pieces: number
+): number {
+	const pile = CLOTHS.has(category) ? CLOTH_PILE_MM : PILE_MM;
+	const high = Math.max(1, Math.floor(pile / Math.max(1, piece.heightMm)));
 	return ((pieces / high) * piece.widthMm * piece.depthMm) / ROW_DEPTH_MM;
 }
 

@@ -123,7 +123,16 @@ describe('figures of a group', () => {
 		expect(figuresOf(demo, 'Dairy and eggs').look).toBe('either');
 	});
 	it('spread piles over the depth of a shelf', () => {
-		expect(frontRunMm({ piece: { widthMm: 75, depthMm: 75, heightMm: 110 } }, 8)).toBeCloseTo(75);
+		expect(
+			frontRunMm(
+				{ category: 'food.cans-veg', piece: { widthMm: 75, depthMm: 75, heightMm: 110 } },
+				8
+			)
+		).toBeCloseTo(75);
+		// Five towels on each other in a linen shelf, three things of that size elsewhere.
+		const piece = { widthMm: 300, depthMm: 200, heightMm: 60 };
+		expect(frontRunMm({ category: 'bathroom.towels', piece }, 15)).toBeCloseTo(600);
+		expect(frontRunMm({ category: 'kitchen.boards', piece }, 15)).toBeCloseTo(1000);
 	});
 	it('neither lose nor invent pieces when things move between groups', () => {
 		const home = tinyHome();

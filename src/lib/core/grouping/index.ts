@@ -1,5 +1,6 @@
 export {
 	allGroupFigures,
+	CLOTHS,
 	figureParts,
 	frontRunMm,
 	groupFigures,
@@ -31,6 +32,7 @@ export { parseFigure } from './parse-figure';
 export { fewMostUsed, frequencyRows, type FrequencyRow } from './frequency';
 export { findKits, type Kit } from './kits';
 export {
+	mainCategories,
 	partnerChanges,
 	partnersNow,
 	proposePartners,

@@ -24,7 +24,7 @@ export const DIRECT_SHARE = 0.5;
 const pairKey = (a: string, b: string) => (a < b ? `${a}/${b}` : `${b}/${a}`);
 
 /** The category that makes most of a group's fetches; undefined for spares and for what is empty. */
-function mainCategories(home: Home): Map<string, string> {
+export function mainCategories(home: Home): Map<string, string> {
 	const holdings = holdingsByGroup(home);
 	return new Map(
 		allGroupFigures(home)

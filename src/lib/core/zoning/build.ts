@@ -8,32 +8,17 @@ import {
 	usableSpace,
 	walkingDistances,
 	type NookPlace,
-	type Reach,
 	type UsableSpace,
 	type WalkingDistances
 } from '../survey';
-import { hardRuleBroken, kindsAndConflicts, type HardCode } from './hard-rules';
+import { costOf, type Cell } from './cell';
+import { hardRuleBroken, kindsAndConflicts } from './hard-rules';
 import { pairsOf } from './pairs';
+import { partsFor } from './parts';
 import type { AssignmentProblem } from './problem';
 import { volumesNow } from './now';
-import { softPenalties, type SoftPenalty } from './soft-rules';
+import { softPenalties } from './soft-rules';
 import { zoneFingerprint } from './zone-print';
-
-/** Weekly effort of a group in a nook by what makes it up; the parts sum to the problem's cost. */
-export interface CostParts {
-	readonly walk: number;
-	readonly reach: number;
-	readonly soft: readonly SoftPenalty[];
-	readonly habit: number;
-}
-
-export interface Cell {
-	readonly hard: HardCode | null;
-	readonly reach: Reach;
-	/** Walk from the group's stations, one way, weighted by its uses, m. */
-	readonly walkM: number;
-	readonly parts: CostParts;
-}
 
 /** A group, or one of the up to three parts of a group that no single nook can take. */
 export interface Part {
@@ -55,7 +40,6 @@ export interface ZoneModel {
 	readonly fingerprint: string;
 }
 
-const MAX_PARTS = 3;
 /** Effort of a part without a place: more than any place costs, and more for what is used more. */
 const OVERFLOW_EFFORT = 2000;
 const OVERFLOW_PER_USE = 200;
@@ -229,7 +213,7 @@ export function buildZoneModel(home: Home): ZoneModel {
 				}
 			};
 		});
-		const shareCount = partsNeeded(figures, row, capacities);
+		const shareCount = partsFor({ figures, row, capacities, nookToNookMm: walking.nookToNookMm });
 		for (let p = 0; p < shareCount; p++) {
 			parts.push({ figures, share: 1 / shareCount });
 			cells.push(...row);
@@ -269,32 +253,4 @@ export function buildZoneModel(home: Home): ZoneModel {
 		current: Int32Array.from(current),
 		fingerprint: zoneFingerprint(home)
 	};
-}
-
-/** Sums the parts of a cost; soft penalties and habit are not divided between the shares of a split group. */
-export function costOf(cell: Cell, share: number): number {
-	if (cell.hard) return Infinity;
-	const { walk, reach, soft, habit } = cell.parts;
-	return (walk + reach) * share + soft.reduce((sum, { effort }) => sum + effort, 0) + habit;
-}
-
-/** The fewest equal parts, up to three, of which each fits some allowed nook. */
-function partsNeeded(
-	figures: GroupFigures,
-	row: readonly Cell[],
-	capacities: readonly (readonly [number, number, number])[]
-): number {
-	for (let count = 1; count < MAX_PARTS; count++) {
-		const room = row.some((cell, n) => {
-			const [ml, run, load] = capacities[n]!;
-			return (
-				!cell.hard &&
-				figures.volumeMl / count <= ml &&
-				figures.runMm / count <= run &&
-				figures.massG / count <= load
-			);
-		});
-		if (room) return count;
-	}
-	return MAX_PARTS;
 }

@@ -1,6 +1,7 @@
 import type { Assignment as SavedAssignment } from '../model';
 import type { ReachBand } from '../survey';
-import { costOf, type CostParts, type ZoneModel } from './build';
+import type { ZoneModel } from './build';
+import { costOf, type CostParts } from './cell';
 import type { HardCode } from './hard-rules';
 import { Layout } from './layout';
 import { writeAssignment } from './solve';

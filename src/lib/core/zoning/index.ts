@@ -14,7 +14,8 @@ export { branchAndBound, DEFAULT_BRANCH, type BranchOptions, type BranchResult }
 export { zoneFingerprint } from './zone-print';
 export { HARD_CODES, type HardCode } from './hard-rules';
 export { SOFT_CODES, type SoftCode, type SoftPenalty } from './soft-rules';
-export { buildZoneModel, type Cell, type CostParts, type Part, type ZoneModel } from './build';
+export { buildZoneModel, type Part, type ZoneModel } from './build';
+export type { Cell, CostParts } from './cell';
 export {
 	byHandAssignment,
 	DEFAULT_PLACE,

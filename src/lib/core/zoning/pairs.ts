@@ -3,7 +3,7 @@ import { categoryOf, type Home } from '../model';
 import type { Pair } from './problem';
 
 /** Effort a metre between the parts of one split group. */
-const SPLIT_NEAR = 3;
+export const SPLIT_NEAR = 3;
 /** Effort a metre between groups of one branch: like stands by like. */
 const LIKE_NEAR = 0.3;
 /** Effort of standing together of what should be apart (smell, ethylene). */
@@ -38,7 +38,10 @@ const allergenMeets = ({ allergens: one }: GroupFigures, { allergens: two }: Gro
  * Lists the pairs of parts whose nooks matter to each other: parts of one group, partners, a group and its spares,
  * like kinds, and those that should not share a nook. Costs O(parts²).
  */
-export function pairsOf(home: Home, parts: readonly { readonly figures: GroupFigures }[]): Pair[] {
+export function pairsOf(
+	home: Home,
+	parts: readonly { readonly figures: GroupFigures; readonly share: number }[]
+): Pair[] {
 	const { partnerWeight: times } = home.settings.effort;
 	const pairs: Pair[] = [];
 	const branches = parts.map(({ figures }) => branchOf(figures));
@@ -59,7 +62,8 @@ export function pairsOf(home: Home, parts: readonly { readonly figures: GroupFig
 			const together =
 				(smell || ripens ? APART_EFFORT : 0) + (allergenMeets(one, two) ? ALLERGEN_EFFORT : 0);
 			const like = branches[a] === branches[b] ? LIKE_NEAR : 0;
-			const near = (weight + like) * times;
+			// The trips of a group are shared out over its parts.
+			const near = (weight + like) * times * parts[a]!.share * parts[b]!.share;
 			if (near || together) pairs.push({ a, b, near, together });
 		}
 	return pairs;

@@ -1,4 +1,4 @@
-import type { GroupFigures } from '../grouping';
+import { CLOTHS, type GroupFigures } from '../grouping';
 import type { Home } from '../model';
 import { baseAboveFloorMm, climateTags, reachHeights, socketMm, type NookPlace } from '../survey';
 
@@ -51,7 +51,6 @@ const SECOND_MOVEMENT = new Set(['top', 'under-bed', 'chest-layer']);
 /** An appliance stands within its cord of a socket, mm. */
 const CORD_MM = 1500;
 const POWERED = new Set(['kitchen.appliances', 'bathroom.electricals']);
-const CLOTHS = new Set(['kitchen.linens', 'bathroom.towels']);
 
 /** Efforts are judgements: about what a household gives to walk a few metres more often for each of them. */
 const RULES: readonly SoftRule[] = [

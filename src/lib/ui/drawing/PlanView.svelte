@@ -25,7 +25,8 @@
 	const top = $derived(Math.min(...points.map((p) => p.y)) - PAD);
 	const wide = $derived(Math.max(...points.map((p) => p.x)) + PAD - left);
 	const tall = $derived(Math.max(...points.map((p) => p.y)) + PAD - top);
-	const scale = $derived(Math.min(widthPx / wide, maxPx / tall));
+	// A drawing that is not shown has no width: nothing divides by it.
+	const scale = $derived(Math.min(Math.max(1, widthPx) / wide, maxPx / tall));
 	const font = (px: number) => px / scale;
 	const outline = (room: Home['rooms'][string]) =>
 		room.outline.map((p) => `${p.x},${p.y}`).join(' ');

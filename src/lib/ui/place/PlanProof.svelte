@@ -22,7 +22,7 @@
 	const store = $derived(getStore());
 	const job = new ProveJob(createProveClient());
 	$effect(() => () => job.stop());
-	const SECONDS = 30;
+	const SECONDS = 60;
 	const whole = (value: number) => Math.round(value).toLocaleString('en');
 
 	async function prove() {

@@ -11,6 +11,7 @@
 	const parts = $derived([
 		{ path: '', name: 'Groups' },
 		{ path: 'board', name: 'Board' },
+		{ path: 'routines', name: 'Routines' },
 		{
 			path: 'proposal',
 			name: 'Proposed',
