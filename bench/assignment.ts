@@ -1,5 +1,13 @@
+import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
-import { searchAssignment, solveAssignment, type AssignmentProblem } from '../src/lib/core/zoning';
+import { Worker } from 'node:worker_threads';
+import {
+	searchAssignment,
+	solveBySides,
+	type AssignmentProblem,
+	type SearchResult,
+	type SearchTask
+} from '../src/lib/core/zoning';
 import { round } from './measure';
 
 interface Instance {
@@ -38,23 +46,61 @@ export function readInstance(instance: Instance): AssignmentProblem {
 	};
 }
 
-/** Solves one file within a budget, a ceiling in ms. */
-export function benchAssignment(file: string, budgetMs: number): object {
+/** A second thread for the second side of a search. */
+export class SideThread {
+	private readonly worker = new Worker(new URL('./side-thread.mjs', import.meta.url));
+	private async next<T>(): Promise<T> {
+		const [message] = (await once(this.worker, 'message')) as [T];
+		return message;
+	}
+	/** Starts a thread and waits until it listens, since a main thread at work starts none. */
+	static async start(): Promise<SideThread> {
+		const thread = new SideThread();
+		await thread.next();
+		return thread;
+	}
+	/** Runs a search there; it begins at once, whatever this thread does. */
+	run(problem: AssignmentProblem, task: SearchTask): Promise<SearchResult> {
+		this.worker.postMessage({ problem, task });
+		return this.next();
+	}
+	end(): Promise<number> {
+		return this.worker.terminate();
+	}
+}
+
+/** From so many parts with pairs on, a file is searched from two sides. */
+const TWO_SIDES_FROM = 45;
+
+/** Solves one file within a budget, a ceiling in ms; large files with pairs from two sides, one of them in `side`. */
+export async function benchAssignment(
+	file: string,
+	budgetMs: number,
+	side: SideThread
+): Promise<object> {
 	const problem = readInstance(JSON.parse(readFileSync(file, 'utf8')) as Instance);
 	const from = performance.now();
+	const trial: SearchTask = { seed: 1, moves: TRIAL_MOVES, restarts: 1 };
+	const sides = problem.pairs.length && problem.G > TWO_SIDES_FROM ? 2 : 1;
 	// The first moves of a process are slow, until they are compiled: they are not counted.
-	searchAssignment(problem, { seed: 1, moves: TRIAL_MOVES, restarts: 1 });
+	const warmed = sides > 1 ? side.run(problem, trial) : null;
+	searchAssignment(problem, trial);
+	await warmed;
 	const warm = performance.now();
 	// The start of a search costs the same however short it is: the difference of two is the speed of its moves.
-	searchAssignment(problem, { seed: 1, moves: 1, restarts: 1 });
+	searchAssignment(problem, { ...trial, moves: 1 });
+	// Two threads slow each other down: the speed is that of both at work.
+	const beside = sides > 1 ? side.run(problem, trial) : null;
 	const begun = performance.now();
-	searchAssignment(problem, { seed: 1, moves: TRIAL_MOVES, restarts: 1 });
+	searchAssignment(problem, trial);
 	const perMs = TRIAL_MOVES / Math.max(1, performance.now() - begun - (begun - warm));
+	await beside;
 	const moves = budgetMs * Math.min(MOST_PER_MS, Math.max(LEAST_PER_MS, perMs)) * IN_HAND;
-	const { assignment, objective, bound } = solveAssignment(problem, {
-		seed: 1,
-		moves: Math.max(1000, Math.round(moves))
-	});
+	const { assignment, objective, bound } = await solveBySides(
+		problem,
+		{ seed: 1, moves: Math.max(1000, Math.round(moves)), sides },
+		(task) => side.run(problem, task)
+	);
 	const ms = round(performance.now() - from);
 	const whole = assignment.every((n) => n >= 0);
 	const status = !whole ? 'not-found' : objective - bound < 1 - 1e-6 ? 'optimal' : 'bounded';

@@ -1,7 +1,13 @@
 import { readFileSync } from 'node:fs';
-import { describe, expect, it } from 'vitest';
-import { objectiveOf, violations } from '../src/lib/core/zoning';
-import { benchAssignment, readInstance } from './assignment';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import {
+	objectiveOf,
+	sidesOf,
+	solveAssignment,
+	solveBySides,
+	violations
+} from '../src/lib/core/zoning';
+import { benchAssignment, readInstance, SideThread } from './assignment';
 import { benchCategories, namedCases } from './categories';
 import { median } from './measure';
 
@@ -9,11 +15,15 @@ const FILES = ['assign-20x40-1', 'assign-pairs-20x40-1'].map(
 	(name) => `bench/instances/${name}.json`
 );
 
+let side: SideThread;
+beforeAll(async () => void (side = await SideThread.start()));
+afterAll(() => side.end());
+
 describe('the assignment bench', () => {
-	it.each(FILES)('%s: a whole plan, its true objective, and a bound below it', (file) => {
+	it.each(FILES)('%s: a whole plan, its true objective, and a bound below it', async (file) => {
 		const instance = JSON.parse(readFileSync(file, 'utf8'));
 		const problem = readInstance(instance);
-		const line = benchAssignment(file, 40) as {
+		const line = (await benchAssignment(file, 40, side)) as {
 			objective: number;
 			bound: number;
 			assignment: number[];
@@ -28,6 +38,21 @@ describe('the assignment bench', () => {
 		expect(violations(problem, planted)).toEqual([]);
 		expect(line.bound).toBeLessThanOrEqual(objectiveOf(problem, planted));
 	});
+});
+
+it('gives the same plan from two sides in two threads as in one', async () => {
+	const problem = readInstance(JSON.parse(readFileSync(FILES[1]!, 'utf8')));
+	const options = { seed: 3, moves: 20_000, sides: 2 };
+	const far: number[] = [];
+	const apart = await solveBySides(problem, options, (task) => {
+		far.push(task.seed);
+		return side.run(problem, task);
+	});
+	expect(far).toHaveLength(1);
+	expect(apart).toEqual(solveAssignment(problem, options));
+	expect(sidesOf(problem)).toBe(1);
+	expect(sidesOf({ ...problem, G: 91 })).toBe(2);
+	expect(sidesOf({ ...problem, G: 91, pairs: [] })).toBe(1);
 });
 
 it('files nine of ten generic names in their category at the first try', () => {

@@ -5,7 +5,7 @@
 // npm run bench -- proofs           plans of the demo home and of flats, proven
 // npm run bench -- browser          first-screen script, and a large home in the browser (needs a build)
 // npm run bench -- assignment FILE… [--budget MS]   problem files, one JSON line a file
-import { benchAssignment } from './assignment';
+import { benchAssignment, SideThread } from './assignment';
 import { benchBrowser } from './browser';
 import { benchCategories } from './categories';
 import { benchHome } from './home';
@@ -19,8 +19,11 @@ const budgetMs = budgetAt >= 0 ? Number(args.splice(budgetAt, 2)[1]) : 2000;
 const print = (line: object) => console.log(JSON.stringify(line));
 const [kind, ...files] = args;
 
-if (kind === 'assignment') for (const file of files) print(benchAssignment(file, budgetMs));
-else if (kind === 'browser') for (const line of await benchBrowser()) print(line);
+if (kind === 'assignment') {
+	const side = await SideThread.start();
+	for (const file of files) print(await benchAssignment(file, budgetMs, side));
+	await side.end();
+} else if (kind === 'browser') for (const line of await benchBrowser()) print(line);
 else if (kind === 'survey') for (const line of benchSurvey()) print(line);
 else if (kind === 'homes') for (const line of benchHomes()) print(line);
 else if (kind === 'proofs') for await (const line of benchProofs()) print(line);

@@ -1,7 +1,19 @@
 import { z } from 'zod';
 import { Home } from '../core/model';
-import { DEFAULT_PLACE, placeHome, type PlaceProgress, type PlaceResult } from '../core/zoning';
+import {
+	buildZoneModel,
+	DEFAULT_PLACE,
+	placeHome,
+	placeProgress,
+	searchAssignment,
+	sidesOf,
+	solveBySides,
+	type PlaceProgress,
+	type PlaceResult,
+	type SearchResult
+} from '../core/zoning';
 import { issuesOf, type Handled } from './job.protocol';
+import type { SearchPayload } from './search.protocol';
 
 /** Moves tried in a millisecond, measured on a slow machine; turns a time budget into a count, so that a seed decides. */
 const MOVES_PER_MS = 400;
@@ -21,19 +33,59 @@ export const PlacePayload = z.object({
 		.default({})
 });
 
-/** Runs the planner on what came in; the same for the worker, the route and the tests. */
-export function handlePlace(
-	payload: unknown,
-	onProgress?: (progress: PlaceProgress) => void
-): Handled<PlaceResult> {
+type Parsed = { readonly home: Home; readonly options: { seed: number; moves: number } };
+function readPlace(payload: unknown): Handled<Parsed> {
 	const parsed = PlacePayload.safeParse(payload);
 	if (!parsed.success) return { ok: false, issues: issuesOf(parsed.error) };
 	const { home, options } = parsed.data;
 	const budget = options.budgetMs ? options.budgetMs * MOVES_PER_MS : DEFAULT_PLACE.moves;
-	const result = placeHome(home, {
-		seed: options.seed ?? DEFAULT_PLACE.seed,
-		moves: options.moves ?? budget,
-		onProgress: (progress) => onProgress?.(progress)
-	});
-	return { ok: true, result };
+	const moves = options.moves ?? budget;
+	return {
+		ok: true,
+		result: { home, options: { seed: options.seed ?? DEFAULT_PLACE.seed, moves } }
+	};
+}
+
+/** Runs the planner on what came in, in one thread; the same for the route and the tests. */
+export function handlePlace(
+	payload: unknown,
+	onProgress?: (progress: PlaceProgress) => void
+): Handled<PlaceResult> {
+	const read = readPlace(payload);
+	if (!read.ok) return read;
+	const { home, options } = read.result;
+	return {
+		ok: true,
+		result: placeHome(home, { ...options, onProgress: (progress) => onProgress?.(progress) })
+	};
+}
+
+/** Starts a helper for the second side of a search; null when none can be had. */
+export type StartSide = () => Promise<((payload: SearchPayload) => Promise<SearchResult>) | null>;
+
+/**
+ * Runs the planner with a helper in another thread where the home is so large that it is searched from two sides; the
+ * same plan as `handlePlace`. A helper that breaks down is done without.
+ */
+export async function handlePlaceBySides(
+	payload: unknown,
+	onProgress: ((progress: PlaceProgress) => void) | undefined,
+	startSide: StartSide
+): Promise<Handled<PlaceResult>> {
+	const read = readPlace(payload);
+	if (!read.ok) return read;
+	const { home, options } = read.result;
+	const model = buildZoneModel(home);
+	const { problem } = model;
+	const side = sidesOf(problem) > 1 ? await startSide() : null;
+	if (!side) return handlePlace(payload, onProgress);
+	const solved = await solveBySides(
+		problem,
+		{
+			...options,
+			onProgress: (progress) => onProgress?.(placeProgress(model, options.seed, progress))
+		},
+		(task) => side({ problem, task }).catch(() => searchAssignment(problem, task))
+	);
+	return { ok: true, result: placeHome(home, { ...options, solved }, model) };
 }

@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '../data/demo';
+import { generateHome } from '../core/fixtures/generate-home';
 import { apply, NOW, tinyHome } from '../core/fixtures/tiny-home';
 import { adoptPlan, toZonePlan, type PlaceResult } from '../core/zoning';
 import { PlaceJob } from '../state/place-job.svelte';
 import { handleFit } from './fit.protocol';
 import { JobClient, type WorkerLike } from './job-client';
 import { serveJobs } from './job-worker';
-import { handlePlace } from './place.protocol';
+import { handlePlace, handlePlaceBySides, type StartSide } from './place.protocol';
+import { handleSearch } from './search.protocol';
 import type { Handler, JobReply } from './job.protocol';
 
 /** A worker that runs its handler in this very thread, when told to. */
@@ -134,6 +136,41 @@ describe('the handlers', () => {
 		);
 		expect(result).toMatchObject({ ok: true });
 		expect(seen).toEqual(nookIds.map((_, i) => i + 1));
+	});
+});
+
+describe('a large home planned from two sides', () => {
+	const home = generateHome({
+		seed: 3,
+		rooms: 4,
+		cabinets: 24,
+		groups: 100,
+		things: 300,
+		lots: 300
+	});
+	const job = { home, options: { seed: 2, moves: 2000 } };
+	const alone = handlePlace(job);
+	const helped = (start: StartSide, payload: unknown = job) =>
+		handlePlaceBySides(payload, undefined, start);
+	it('has the plan that one thread finds, with a helper, with a broken one and with none', async () => {
+		let asked = 0;
+		const works: StartSide = async () => async (payload) => {
+			asked++;
+			const handled = handleSearch(structuredClone(payload));
+			if (!handled.ok) throw new Error('refused');
+			return handled.result;
+		};
+		expect(alone.ok).toBe(true);
+		expect(await helped(works)).toEqual(alone);
+		expect(asked).toBe(1);
+		expect(await helped(async () => () => Promise.reject(new Error('gone')))).toEqual(alone);
+		expect(await helped(async () => null)).toEqual(alone);
+	});
+	it('asks for no helper for a small home, nor for what it does not understand', async () => {
+		const none: StartSide = () => expect.unreachable();
+		const small = { home: tinyHome(), options: { moves: 2000 } };
+		expect(await helped(none, small)).toEqual(handlePlace(small));
+		expect(await helped(none, { home: 5 })).toMatchObject({ ok: false });
 	});
 });
 

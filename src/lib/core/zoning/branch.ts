@@ -35,6 +35,8 @@ export interface BranchResult {
 	readonly open: Uint8Array;
 	/** Parts that can still stand nowhere in a better plan: 1 where overflow is open. */
 	readonly spillOpen: Uint8Array;
+	/** G × (N + 1), overflow last: no plan with the part there goes below this; null before the root is bounded. */
+	readonly ways: Float64Array | null;
 	readonly nodes: number;
 	readonly stopped: boolean;
 }
@@ -126,7 +128,7 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 	let nodes = 0;
 	let stopped = false;
 	const isOver = () => stopped || relaxation.work > options.work;
-	let rootCells: { open: Uint8Array; spillOpen: Uint8Array } | null = null;
+	let rootCells: Pick<BranchResult, 'open' | 'spillOpen' | 'ways'> | null = null;
 
 	/** Mends the relaxed solution of a node into a plan: what was taken once stays, the rest goes where it costs least. */
 	function mend(takenAt: Int32Array, fixed: Int32Array, open: Uint8Array): void {
@@ -228,7 +230,10 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 				}
 			}
 			if (isRoot)
-				[rootCells, rootBound] = [{ open: open.slice(), spillOpen: spillOpen.slice() }, bound];
+				[rootCells, rootBound] = [
+					{ open: open.slice(), spillOpen: spillOpen.slice(), ways: ways.slice() },
+					bound
+				];
 			if (fixed.every((n) => n >= 0)) {
 				offer(Int32Array.from(fixed, (n) => (n >= N ? -1 : n)));
 				return [];
@@ -332,7 +337,11 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 		assignment: best,
 		objective: bestObjective,
 		bound: Math.min(bound, bestObjective),
-		...(rootCells ?? { open: rootOpen, spillOpen: new Uint8Array(G).fill(1) }),
+		...(rootCells ?? {
+			open: rootOpen,
+			spillOpen: new Uint8Array(G).fill(1),
+			ways: null
+		}),
 		nodes,
 		stopped
 	};

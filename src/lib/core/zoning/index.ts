@@ -20,6 +20,7 @@ export {
 	byHandAssignment,
 	DEFAULT_PLACE,
 	placeHome,
+	placeProgress,
 	readAssignment,
 	toZonePlan,
 	writeAssignment,
@@ -42,7 +43,14 @@ export {
 	type PlanTotals,
 	type Price
 } from './explain';
-export { solveAssignment, type SolveOptions, type SolveResult } from './solve-assignment';
+export {
+	sidesOf,
+	solveAssignment,
+	solveBySides,
+	type SearchTask,
+	type SolveOptions,
+	type SolveResult
+} from './solve-assignment';
 export {
 	AssignmentProgram,
 	type IntegerOutcome,

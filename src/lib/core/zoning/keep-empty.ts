@@ -2,8 +2,8 @@ import { climateOf } from '../survey';
 import type { ZoneModel } from './build';
 import { Layout } from './layout';
 import type { Assignment, AssignmentProblem } from './problem';
-import { descend, placeByRegret } from './search';
-import { solveAssignment, type SolveOptions, type SolveResult } from './solve-assignment';
+import { descend, placeByRegret, searchAssignment } from './search';
+import type { SolveOptions, SolveResult } from './solve-assignment';
 
 /** An empty place of less than this is no room to grow, ml. */
 const LEAST_ML = 4000;
@@ -57,7 +57,7 @@ function closed(problem: AssignmentProblem, n: number): AssignmentProblem {
 
 /**
  * Keeps one of some nooks empty. The plan it begins from is kept when it leaves one empty as it is; else the nooks
- * that look cheapest to clear are closed one at a time and the plan is solved anew from there. A nook that can only be
+ * that look cheapest to clear are closed one at a time and the plan is searched anew from there. A nook that can only be
  * emptied by leaving out more parts is not emptied. The bound stays that of the plan before: keeping a nook empty
  * takes plans away, so nothing that is left goes below it. Ties go to the first nook; as deterministic as the solver.
  */
@@ -65,7 +65,7 @@ export function keepOneEmpty(
 	problem: AssignmentProblem,
 	nooks: readonly number[],
 	solved: SolveResult,
-	options: SolveOptions
+	options: Pick<SolveOptions, 'seed' | 'moves'>
 ): KeptEmpty {
 	const { assignment } = solved;
 	const empty = nooks.find((n) => !assignment.includes(n));
@@ -78,15 +78,22 @@ export function keepOneEmpty(
 		.slice(0, TRIED);
 	let best: KeptEmpty = { ...solved, kept: -1 };
 	for (const { n, layout } of cleared) {
-		const found = solveAssignment(
-			closed(problem, n),
-			{ ...options, moves: Math.max(1000, Math.floor(options.moves / TRIED)) },
-			layout.assignment
-		);
+		// No tree: its bound would be of this one nook alone.
+		const found = searchAssignment(closed(problem, n), {
+			seed: options.seed,
+			moves: Math.max(1000, Math.floor(options.moves / TRIED)),
+			restarts: 1,
+			start: layout.assignment
+		});
 		if (leftOut(found.assignment) > most) continue;
 		if (best.kept < 0 || found.objective < best.objective - 1e-9)
-			best = { ...found, bound: solved.bound, kept: n };
-		if (found.stopped) break;
+			best = {
+				assignment: found.assignment,
+				objective: found.objective,
+				bound: solved.bound,
+				stopped: false,
+				kept: n
+			};
 	}
 	return best;
 }

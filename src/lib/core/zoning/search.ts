@@ -12,6 +12,8 @@ export interface SearchOptions {
 	readonly start?: Assignment | undefined;
 	/** G × N, 1 where a part may go; all that is not forbidden when it is left out. */
 	readonly only?: Uint8Array | undefined;
+	/** G × (N + 1), overflow last: the less it is, the more often a part is tried there; costs when it is left out. */
+	readonly rank?: Float64Array | undefined;
 	/** Called now and then with the best so far; a true answer stops the search. */
 	readonly onProgress?: (progress: {
 		movesDone: number;
@@ -46,7 +48,7 @@ const FORCE_SHARE = 0.1;
  */
 export function searchAssignment(
 	problem: AssignmentProblem,
-	{ seed, moves, restarts, start, only, onProgress, provenAt = -Infinity }: SearchOptions
+	{ seed, moves, restarts, start, only, rank, onProgress, provenAt = -Infinity }: SearchOptions
 ): SearchResult {
 	const rng = xoroshiro128plus(seed);
 	const random = () => (rng.next() >>> 0) / 4294967296;
@@ -56,8 +58,9 @@ export function searchAssignment(
 		const list: number[] = [];
 		for (let n = 0; n < N; n++)
 			if (problem.cost[g * N + n] !== Infinity && (!only || only[g * N + n])) list.push(n);
-		// The cheapest first: see how places are drawn.
-		return list.sort((a, b) => problem.cost[g * N + a]! - problem.cost[g * N + b]! || a - b);
+		// The most promising first: see how places are drawn.
+		const of = (n: number) => (rank ? rank[g * (N + 1) + n]! : problem.cost[g * N + n]!);
+		return list.sort((a, b) => of(a) - of(b) || a - b);
 	});
 	const forced = new Forced(G);
 	let best: Assignment = new Int32Array(G).fill(-1);

@@ -1,6 +1,6 @@
 import { branchAndBound, DEFAULT_BRANCH } from './branch';
 import type { Assignment, AssignmentProblem } from './problem';
-import { searchAssignment } from './search';
+import { searchAssignment, type SearchOptions, type SearchResult } from './search';
 
 /** Relative gap below which a plan counts as proven. */
 export const PROVEN = 1e-6;
@@ -20,7 +20,10 @@ export interface SolveProgress {
 }
 export interface SolveOptions {
 	readonly seed: number;
+	/** Moves of each side. */
 	readonly moves: number;
+	/** Searches beside each other; what the problem asks for when it is left out. */
+	readonly sides?: number;
 	readonly onProgress?: (progress: SolveProgress) => boolean | void;
 }
 
@@ -34,17 +37,35 @@ const treeShareOf = ({ G, pairs }: AssignmentProblem): number => {
 };
 
 /** Small problems are walked through many times from the start, large ones once and slowly: measured on pair files. */
-const restartsFor = (parts: number) => (parts <= 30 ? 12 : parts <= 45 ? 4 : parts <= 90 ? 2 : 1);
+const restartsFor = (parts: number) => (parts <= 30 ? 12 : parts <= 45 ? 4 : 1);
 
-/**
- * Solves an assignment problem: a quick plan by annealing, then branch and bound from it, which gives the bound and
- * often the proof, then the rest of the moves on the places that can still be better.
- */
-export function solveAssignment(
+/** Problems with more parts are searched from two sides at once: their searches scatter most. */
+const TWO_SIDES_FROM = 90;
+/** How many searches of a problem may run beside each other; a matter of the problem alone, so that a seed decides. */
+export const sidesOf = ({ G, pairs }: AssignmentProblem): number =>
+	pairs.length && G > TWO_SIDES_FROM ? 2 : 1;
+/** Seeds of two sides lie so far apart. */
+const SIDE_SEED = 7919;
+
+/** A search that needs nothing but its problem; plain data, so that it crosses to another thread as it is. */
+export type SearchTask = Omit<SearchOptions, 'onProgress'>;
+
+/** What is known before the long searches: all of it, or the searches that are left. */
+export interface PreparedSolve {
+	/** The tree's plan, and what no plan goes below. */
+	readonly known: SolveResult;
+	/** None: the plan is proven, or the work was stopped. */
+	readonly tasks: readonly SearchTask[];
+	/** Share of the budget that is used. */
+	readonly doneShare: number;
+}
+
+/** Finds a quick plan by annealing, then goes through the tree from it, which gives the bound and often the proof. */
+export function prepareSolve(
 	problem: AssignmentProblem,
-	{ seed, moves, onProgress }: SolveOptions,
+	{ seed, moves, sides = sidesOf(problem), onProgress }: SolveOptions,
 	start?: Assignment
-): SolveResult {
+): PreparedSolve {
 	const treeShare = treeShareOf(problem);
 	const quick = searchAssignment(problem, {
 		seed,
@@ -59,18 +80,86 @@ export function solveAssignment(
 		onProgress: ({ doneShare, ...found }) =>
 			onProgress?.({ doneShare: QUICK_SHARE + treeShare * doneShare, ...found })
 	});
-	const { bound } = tree;
-	if (tree.stopped || tree.objective - bound <= Math.abs(tree.objective) * PROVEN) return tree;
+	const { assignment, objective, bound, stopped } = tree;
 	const doneShare = QUICK_SHARE + treeShare;
-	const best = searchAssignment(problem, {
-		seed,
-		moves: Math.ceil(moves * (1 - doneShare)),
-		restarts: restartsFor(problem.G),
-		start: tree.assignment,
-		only: tree.open,
-		provenAt: bound + Math.abs(bound) * PROVEN,
+	const isOver = stopped || objective - bound <= Math.abs(objective) * PROVEN;
+	return {
+		known: { assignment, objective, bound, stopped },
+		doneShare,
+		tasks: Array.from({ length: isOver ? 0 : sides }, (_, side) => ({
+			seed: seed + side * SIDE_SEED,
+			moves: Math.ceil(moves * (1 - doneShare)),
+			restarts: restartsFor(problem.G),
+			start: assignment,
+			only: tree.open,
+			rank: tree.ways ?? undefined,
+			provenAt: bound + Math.abs(bound) * PROVEN
+		}))
+	};
+}
+
+/** Runs one of the searches in this thread, with progress in the terms of the whole. */
+export function runTask(
+	problem: AssignmentProblem,
+	{ known: { bound }, doneShare, tasks }: PreparedSolve,
+	side: number,
+	onProgress: SolveOptions['onProgress']
+): SearchResult {
+	const task = tasks[side]!;
+	return searchAssignment(problem, {
+		...task,
 		onProgress: ({ movesDone, objective, assignment }) =>
-			onProgress?.({ doneShare: doneShare + movesDone / moves, objective, bound, assignment })
+			onProgress?.({
+				doneShare: doneShare + ((1 - doneShare) * (side + movesDone / task.moves)) / tasks.length,
+				objective,
+				bound,
+				assignment
+			})
 	});
-	return { ...best, bound: Math.min(bound, best.objective) };
+}
+
+/** Takes the best of what the searches found; ties go to the first. */
+export function finishSolve({ known }: PreparedSolve, found: readonly SearchResult[]): SolveResult {
+	if (!found.length) return known;
+	const best = found.reduce((least, one) => (one.objective < least.objective ? one : least));
+	return {
+		assignment: best.assignment,
+		objective: best.objective,
+		bound: Math.min(known.bound, best.objective),
+		stopped: found.some(({ stopped }) => stopped)
+	};
+}
+
+/**
+ * Solves an assignment problem in one thread: a quick plan, the tree, then the searches one after the other on the
+ * places that can still be better.
+ */
+export function solveAssignment(
+	problem: AssignmentProblem,
+	options: SolveOptions,
+	start?: Assignment
+): SolveResult {
+	const prepared = prepareSolve(problem, options, start);
+	const found: SearchResult[] = [];
+	for (let side = 0; side < prepared.tasks.length; side++) {
+		found.push(runTask(problem, prepared, side, options.onProgress));
+		if (found.at(-1)!.stopped) break;
+	}
+	return finishSolve(prepared, found);
+}
+
+/**
+ * Solves it with the second side elsewhere: `elsewhere` starts a search in another thread at once, while this one
+ * goes on. The same plan as in one thread.
+ */
+export async function solveBySides(
+	problem: AssignmentProblem,
+	options: SolveOptions,
+	elsewhere: (task: SearchTask) => Promise<SearchResult>
+): Promise<SolveResult> {
+	const prepared = prepareSolve(problem, options);
+	if (!prepared.tasks.length) return prepared.known;
+	const far = prepared.tasks.slice(1).map(elsewhere);
+	const near = runTask(problem, prepared, 0, options.onProgress);
+	return finishSolve(prepared, [near, ...(await Promise.all(far))]);
 }

@@ -19,6 +19,8 @@ export interface PlaceOptions {
 	/** Moves tried: the budget. */
 	readonly moves: number;
 	readonly onProgress?: (progress: PlaceProgress) => boolean | void;
+	/** The problem as another has solved it already; solved here when it is left out. */
+	readonly solved?: SolveResult | undefined;
 }
 export interface PlaceProgress {
 	/** Share of the moves tried, 0 to 1. */
@@ -45,6 +47,42 @@ export interface PlaceResult {
 }
 
 export const DEFAULT_PLACE = { seed: 1, moves: DEFAULT_SEARCH.moves } as const;
+type Found = Pick<SolveResult, 'assignment' | 'objective' | 'bound'>;
+const NO_PLAN = {
+	assignments: [],
+	overflow: [],
+	objective: 0,
+	bound: 0,
+	wishPrices: [],
+	keptEmpty: null
+} as const;
+
+/** Turns what a solver found into the planner's answer. */
+const resultOf = (
+	model: ZoneModel,
+	seed: number,
+	{ assignment, objective, bound }: Found,
+	status: PlaceStatus
+): PlaceResult => ({
+	...NO_PLAN,
+	...readAssignment(model, assignment),
+	seed,
+	status,
+	objective,
+	bound,
+	fingerprint: model.fingerprint
+});
+
+/** Turns a solver's progress into the planner's: the best plan so far may be kept as it is. */
+export const placeProgress = (
+	model: ZoneModel,
+	seed: number,
+	progress: SolveProgress
+): PlaceProgress => ({
+	doneShare: progress.doneShare,
+	best: resultOf(model, seed, progress, 'stopped')
+});
+
 /**
  * Computes the zone plan of a home. Deterministic for the home, the seed and the moves.
  * Groups that no nook can take are named in `overflow`, never squeezed in.
@@ -52,32 +90,24 @@ export const DEFAULT_PLACE = { seed: 1, moves: DEFAULT_SEARCH.moves } as const;
  */
 export function placeHome(
 	home: Home,
-	{ seed, moves, onProgress }: PlaceOptions,
+	{ seed, moves, onProgress, solved: given }: PlaceOptions,
 	model = buildZoneModel(home)
 ): PlaceResult {
-	const base = { seed, wishPrices: [], keptEmpty: null, fingerprint: model.fingerprint };
 	if (!model.parts.length)
 		return {
-			...base,
-			status: 'nothing-to-place',
-			assignments: [],
-			overflow: [],
-			objective: 0,
-			bound: 0
+			...NO_PLAN,
+			seed,
+			fingerprint: model.fingerprint,
+			status: 'nothing-to-place'
 		};
-	const toResult = (found: SolveProgress | SolveResult, status: PlaceStatus): PlaceResult => ({
-		...base,
-		status,
-		...readAssignment(model, found.assignment),
-		objective: found.objective,
-		bound: found.bound
-	});
-	const solved = solveAssignment(model.problem, {
-		seed,
-		moves,
-		onProgress: (progress) =>
-			onProgress?.({ doneShare: progress.doneShare, best: toResult(progress, 'stopped') })
-	});
+	const toResult = (found: Found, status: PlaceStatus) => resultOf(model, seed, found, status);
+	const solved =
+		given ??
+		solveAssignment(model.problem, {
+			seed,
+			moves,
+			onProgress: (progress) => onProgress?.(placeProgress(model, seed, progress))
+		});
 	const grow =
 		home.schools.room === 'slack'
 			? keepOneEmpty(model.problem, roomToGrow(model), solved, { seed, moves })
