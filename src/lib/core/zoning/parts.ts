@@ -59,7 +59,11 @@ function effortOf(input: PartsInput, count: number): number {
 export function partsFor(input: PartsInput): number {
 	const most = Math.min(MAX_PARTS, Math.max(1, Math.floor(input.figures.pieces)));
 	const counts = Array.from({ length: most }, (_, i) => i + 1);
-	const efforts = counts.map((count) => effortOf(input, count));
+	const whole = effortOf(input, 1);
+	// No parts together cost less than all of it in the cheapest place there is, were that large enough.
+	const floor = input.row.reduce((least, cell) => Math.min(least, costOf(cell, 1)), Infinity);
+	if (whole <= floor + SPLIT_EFFORT) return 1;
+	const efforts = counts.map((count) => (count === 1 ? whole : effortOf(input, count)));
 	const least = Math.min(...efforts);
 	if (least < Infinity) return efforts.indexOf(least) + 1;
 	return counts.find((count) => fitting(input, 1 / count).length) ?? most;
