@@ -15,6 +15,8 @@ export default defineConfig({
 		baseURL: `http://localhost:${port}`,
 		viewport: { width: 1280, height: 800 },
 		timezoneId: 'UTC',
+		// Each journey begins with an empty browser, and would fetch the whole program for later; those about that allow it.
+		serviceWorkers: 'block',
 		launchOptions: {
 			executablePath: chromiumPath(),
 			args: CHROMIUM_ARGS

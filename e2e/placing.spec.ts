@@ -130,36 +130,33 @@ test('Place: a pin is kept, and the plan says what it costs', async ({ page }) =
 	await expect(wish).toContainText(/It costs [\d,]+ m of effort a week/);
 });
 
-test.describe('without a service worker between', () => {
-	test.use({ serviceWorkers: 'block' });
-	test('Place: a solver that breaks down in the middle leaves the last plan, and can be run again', async ({
-		page
-	}) => {
-		await openDemo(page, 'Place');
-		await solve(page);
-		const tag = page.getByRole('button', { name: /^Tag Baking in / }).first();
-		const before = await tag.getAttribute('aria-label');
-		const script = /place\.worker/;
-		await page.route(script, (route) =>
-			route.fulfill({
-				contentType: 'text/javascript',
-				body: `addEventListener('message', ({ data }) => {
-				postMessage({ kind: 'progress', id: data.id, progress: { doneShare: 0.3, best: { objective: 1 } } });
-				queueMicrotask(() => { throw new Error('out of memory'); });
-			});`
-			})
-		);
-		await page.reload();
-		await page.getByRole('button', { name: 'Solve again' }).click();
-		await expect(page.getByRole('alert')).toContainText('The plan was not computed');
-		await expect(page.getByRole('alert')).toContainText('out of memory');
-		await expect(page.getByRole('alert')).toContainText('The last plan is still here');
-		expect(await tag.getAttribute('aria-label')).toBe(before);
-		await page.unroute(script);
-		await page.reload();
-		await solve(page);
-		await expect(page.getByRole('alert')).toHaveCount(0);
-	});
+test('Place: a solver that breaks down in the middle leaves the last plan, and can be run again', async ({
+	page
+}) => {
+	await openDemo(page, 'Place');
+	await solve(page);
+	const tag = page.getByRole('button', { name: /^Tag Baking in / }).first();
+	const before = await tag.getAttribute('aria-label');
+	const script = /place\.worker/;
+	await page.route(script, (route) =>
+		route.fulfill({
+			contentType: 'text/javascript',
+			body: `addEventListener('message', ({ data }) => {
+			postMessage({ kind: 'progress', id: data.id, progress: { doneShare: 0.3, best: { objective: 1 } } });
+			queueMicrotask(() => { throw new Error('out of memory'); });
+		});`
+		})
+	);
+	await page.reload();
+	await page.getByRole('button', { name: 'Solve again' }).click();
+	await expect(page.getByRole('alert')).toContainText('The plan was not computed');
+	await expect(page.getByRole('alert')).toContainText('out of memory');
+	await expect(page.getByRole('alert')).toContainText('The last plan is still here');
+	expect(await tag.getAttribute('aria-label')).toBe(before);
+	await page.unroute(script);
+	await page.reload();
+	await solve(page);
+	await expect(page.getByRole('alert')).toHaveCount(0);
 });
 
 test('Place: a house of 200 places and 250 groups: stopped in the middle, then planned to the end', async ({

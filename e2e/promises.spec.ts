@@ -4,31 +4,43 @@ import { goTo, openDemo, saved, solve } from './helpers';
 
 const STAGES = ['Walk', 'Clear', 'Sort', 'Place', 'Fit', 'Mark', 'Turn', 'Keep'];
 
-test('after the first load everything works with the server out of reach', async ({
-	page,
-	context
-}) => {
-	await openDemo(page);
-	await page.evaluate(async () => {
-		await navigator.serviceWorker.ready;
-		if (!navigator.serviceWorker.controller)
-			await new Promise((done) =>
-				navigator.serviceWorker.addEventListener('controllerchange', done)
-			);
+test.describe('with the program kept for later', () => {
+	test.use({ serviceWorkers: 'allow' });
+	test('after the first load everything works with the server out of reach', async ({
+		page,
+		context
+	}) => {
+		await openDemo(page);
+		await page.evaluate(async () => {
+			await navigator.serviceWorker.ready;
+			if (!navigator.serviceWorker.controller)
+				await new Promise((done) =>
+					navigator.serviceWorker.addEventListener('controllerchange', done)
+				);
+		});
+		// The solver of proofs is large and seldom asked for; it is there all the same.
+		const kept = await page.evaluate(async () => {
+			const opened = await Promise.all((await caches.keys()).map((name) => caches.open(name)));
+			const requests = await Promise.all(opened.map((cache) => cache.keys()));
+			return requests.flat().map(({ url }) => url);
+		});
+		expect(kept.filter((url) => url.endsWith('.wasm'))).toHaveLength(1);
+		await context.setOffline(true);
+		await page.goto('/home/demo/place');
+		await solve(page);
+		await goTo(page, 'Turn');
+		await page.getByRole('button', { name: 'Take down one sliced bread loaf' }).click();
+		await saved(page);
+		await page.reload();
+		await expect(
+			page.getByRole('button', { name: 'Undo: take 1 sliced bread loaf' })
+		).toBeVisible();
+		await goTo(page, 'Fit');
+		await page.getByRole('button', { name: 'Fit this place' }).click();
+		await expect(page.getByRole('group', { name: 'Arrangements' })).toBeVisible();
+		await page.goto('/');
+		await expect(page.getByRole('link', { name: /The halt at Quillmere/ })).toBeVisible();
 	});
-	await context.setOffline(true);
-	await page.goto('/home/demo/place');
-	await solve(page);
-	await goTo(page, 'Turn');
-	await page.getByRole('button', { name: 'Take down one sliced bread loaf' }).click();
-	await saved(page);
-	await page.reload();
-	await expect(page.getByRole('button', { name: 'Undo: take 1 sliced bread loaf' })).toBeVisible();
-	await goTo(page, 'Fit');
-	await page.getByRole('button', { name: 'Fit this place' }).click();
-	await expect(page.getByRole('group', { name: 'Arrangements' })).toBeVisible();
-	await page.goto('/');
-	await expect(page.getByRole('link', { name: /The halt at Quillmere/ })).toBeVisible();
 });
 
 test('no request leaves the machine, and the policy forbids it', async ({ page }) => {
@@ -110,7 +122,7 @@ test('the server plans the very same as the page', async ({ page, request }) => 
 	await goTo(page, 'Place');
 	await solve(page);
 	const effort = Math.round(plan.objective).toLocaleString('en');
-	await expect(page.getByText(`Effort ${effort};`)).toBeVisible();
+	await expect(page.getByText(`Effort ${effort}:`)).toBeVisible();
 });
 
 /** Checks the page at hand against the rules, and names the screen in what it finds. */
@@ -145,7 +157,11 @@ for (const scheme of ['light', 'dark'] as const)
 			if (stage === 'Walk') await page.getByRole('button', { name: /^Under the sink, in/ }).click();
 			if (stage === 'Sort') await page.getByRole('button', { name: /^Baking: / }).click();
 			if (stage === 'Place') await page.getByRole('button', { name: /^Tag Baking/ }).click();
-			if (stage === 'Fit') {
+			// Every place is fitted once, in the light; the dark differs in colours alone.
+			if (stage === 'Fit' && scheme === 'dark') {
+				await page.getByRole('button', { name: 'Fit this place' }).click();
+				await expect(page.getByRole('group', { name: 'Arrangements' })).toBeVisible();
+			} else if (stage === 'Fit') {
 				await page.getByRole('button', { name: /^Fit the \d+ open/ }).click();
 				await expect(page.getByText(/places fitted/)).toBeVisible({ timeout: 60_000 });
 				await expect(page.getByText(/places fitted/)).toHaveCount(0, { timeout: 10_000 });

@@ -96,6 +96,12 @@ try {
 	await part(/^Moves/);
 	await page.getByRole('button', { name: 'Done, next' }).waitFor();
 	await shot('place-moves');
+	// With a plan there are two walks to compare.
+	await stage('Sort');
+	await part(/^Routines/);
+	await page.getByRole('button', { name: 'Weekday supper' }).click();
+	await page.getByLabel('in the plan').check();
+	await shot('sort-routines');
 	await stage('Fit');
 	await page.getByRole('button', { name: /open places/ }).click();
 	await page.getByText(/places fitted/).waitFor({ timeout: 60_000 });

@@ -59,7 +59,10 @@ export function removeGroup(draft: Home, id: string, heir: GroupId | null): void
 	if (draft.pins.some((pin) => pin.groupId === id))
 		draft.pins = draft.pins.filter((pin) => pin.groupId !== id);
 	for (const routine of Object.values(draft.routines))
-		for (const step of routine.steps) step.groupId = swap(step.groupId);
+		if (routine.steps.some((step) => step.groupId === id))
+			routine.steps = routine.steps
+				.map((step) => ({ ...step, groupId: swap(step.groupId) }))
+				.filter((step) => step.groupId !== null || step.station !== null);
 	for (const plan of Object.values(draft.zonePlans)) {
 		if (plan.assignments.some((one) => one.groupId === id))
 			plan.assignments = plan.assignments.filter((one) => one.groupId !== id);

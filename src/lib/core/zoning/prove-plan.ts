@@ -50,9 +50,11 @@ export function provePlan(
 	const room = roomToGrow(model);
 	const isKept = plan.keptEmpty !== null && room.some((n) => !assignment.includes(n));
 	const before = objectiveOf(problem, assignment);
+	// Where the plan no longer keeps a place empty, what bounded plans that do bounds it no more.
+	const known = isKept === (plan.keptEmpty !== null) ? Math.min(plan.bound, before) : -Infinity;
 	const { status, ...found } = proveAssignment(
 		problem,
-		{ assignment, bound: Math.min(plan.bound, before) },
+		{ assignment, bound: known },
 		{ ...DEFAULT_PROVE, solver, seconds, oneEmpty: isKept ? room : [], ...(onBound && { onBound }) }
 	);
 	const saved = Math.max(0, before - found.objective);

@@ -118,6 +118,19 @@ describe('proving a plan', () => {
 		expect(found.bound).toBeGreaterThanOrEqual(optimum - 1);
 		expect(found.bound).toBeLessThanOrEqual(optimum + 1e-9);
 	});
+	it('keeps the bound it had when a solver knows none', () => {
+		for (const none of [Infinity, -Infinity, NaN]) {
+			const lost: IntegerSolver = () => ({ status: 'stopped', bound: none });
+			const { bound, status } = proveAssignment(knot, known, {
+				...DEFAULT_PROVE,
+				treeWork: 0,
+				solver: lost
+			});
+			expect(status).toBe('open');
+			expect(bound).toBeLessThanOrEqual(optimum + 1e-9);
+			expect(bound).toBeGreaterThan(0);
+		}
+	});
 	it('trusts no solver further than its plan holds', () => {
 		const liar: IntegerSolver = ({ cost }) => ({
 			status: 'optimal',

@@ -74,7 +74,9 @@ export function proveAssignment(
 		onBound: (bound) => onBound?.(Math.min(least, Math.max(before, bound)))
 	});
 	// Closed places hold nothing better than the plan at hand, so the bound of the rest is that of all.
-	const bound = Math.max(before, found.bound - Math.abs(found.bound) * TRUST);
+	const bound = Number.isFinite(found.bound)
+		? Math.max(before, found.bound - Math.abs(found.bound) * TRUST)
+		: before;
 	if (found.status !== 'optimal') return answer('open', bound, columns);
 	const plan = linear.read(found.values);
 	const value = objectiveOf(problem, plan);
