@@ -7,6 +7,8 @@ export default defineConfig({
 	worker: { format: 'es' },
 	test: {
 		include: ['src/**/*.test.ts', 'data/**/*.test.ts', 'bench/**/*.test.ts'],
-		environment: 'node'
+		environment: 'node',
+		// No test leaves anything behind in a module; loading all of it anew for each file took half of the time.
+		isolate: false
 	}
 });
