@@ -8,7 +8,9 @@ export default defineConfig({
 	fullyParallel: true,
 	workers: 2,
 	retries: 0,
-	timeout: 60_000,
+	// For what hangs, not for what is slow: a busy machine may be several times slower than a quiet one.
+	timeout: 120_000,
+	expect: { timeout: 15_000 },
 	reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
 	use: {
 		...devices['Desktop Chrome'],

@@ -160,7 +160,7 @@ test('Clear: codes are scanned, typed and looked up; a wrong check digit and a c
 	await line.fill('2 rusks');
 	await page.route('**/api/v1/stand-ins/scanner', () => {});
 	await page.getByRole('button', { name: 'Scan a pack' }).click();
-	await expect(alert).toContainText('has not answered', { timeout: 10_000 });
+	await expect(alert).toContainText('has not answered', { timeout: 20_000 });
 	await expect(line).toHaveValue('2 rusks');
 	await page.unroute('**/api/v1/stand-ins/scanner');
 	await line.fill('');

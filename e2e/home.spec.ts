@@ -48,7 +48,7 @@ test('a home of one’s own from nothing, through all eight stages', async ({ pa
 	await expect(page.getByRole('button', { name: /^Tag Dairy in Fridge-freezer: / })).toBeVisible();
 	await goTo(page, 'Fit');
 	await page.getByRole('button', { name: /^Fit the \d+ open places/ }).click();
-	await expect(page.getByText(/\d+ places fitted/)).toBeVisible({ timeout: 30_000 });
+	await expect(page.getByText(/\d+ places fitted/)).toBeVisible({ timeout: 60_000 });
 	await goTo(page, 'Mark');
 	await expect(page.getByRole('heading', { name: 'Nothing to label yet' })).toBeVisible();
 	await goTo(page, 'Turn');

@@ -23,7 +23,6 @@ async function openGenerated(page: Page, info: TestInfo, size: 'house' | 'room')
 test('Place: four schools side by side; one group’s place, then a whole plan is taken', async ({
 	page
 }) => {
-	test.setTimeout(120_000);
 	await openDemo(page, 'Place');
 	await solve(page);
 	await part(page, /^Side by side/);
@@ -162,7 +161,7 @@ test('Place: a solver that breaks down in the middle leaves the last plan, and c
 test('Place: a house of 200 places and 250 groups: stopped in the middle, then planned to the end', async ({
 	page
 }, info) => {
-	test.setTimeout(180_000);
+	test.setTimeout(240_000);
 	await openGenerated(page, info, 'house');
 	await goTo(page, 'Place');
 	await page.getByRole('button', { name: 'Solve', exact: true }).click();

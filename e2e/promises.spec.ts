@@ -125,22 +125,34 @@ test('the server plans the very same as the page', async ({ page, request }) => 
 	await expect(page.getByText(`Effort ${effort}:`)).toBeVisible();
 });
 
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
 /** Checks the page at hand against the rules, and names the screen in what it finds. */
-const checker = (page: Page) => async (name: string) => {
-	const { violations } = await new AxeBuilder({ page })
-		.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-		.analyze();
-	const found = violations.flatMap(({ id, nodes }) =>
-		nodes.map((node) => `${name}: ${id}: ${node.target.join(' ')}: ${node.failureSummary}`)
-	);
-	expect(found).toEqual([]);
-};
+const checker =
+	(page: Page, rules: 'all' | 'colours' = 'all') =>
+	async (name: string) => {
+		// The program has no frames, and only what breaks a rule is read: without the rest a check takes a third.
+		const axe = new AxeBuilder({ page }).setLegacyMode(true).options({
+			resultTypes: ['violations'],
+			preload: false,
+			runOnly:
+				rules === 'all'
+					? { type: 'tag', values: RULES }
+					: { type: 'rule', values: ['color-contrast'] }
+		});
+		const { violations } = await axe.analyze();
+		const found = violations.flatMap(({ id, nodes }) =>
+			nodes.map((node) => `${name}: ${id}: ${node.target.join(' ')}: ${node.failureSummary}`)
+		);
+		expect(found).toEqual([]);
+	};
 
 for (const scheme of ['light', 'dark'] as const)
 	test(`every screen passes the accessibility rules, ${scheme}`, async ({ page }) => {
-		test.setTimeout(120_000);
+		test.setTimeout(240_000);
 		await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
-		const check = checker(page);
+		// The dark differs in colours alone.
+		const check = checker(page, scheme === 'light' ? 'all' : 'colours');
 		await page.goto('/');
 		await expect(page.getByText('None yet.')).toBeVisible();
 		await check('Homes');
@@ -157,14 +169,14 @@ for (const scheme of ['light', 'dark'] as const)
 			if (stage === 'Walk') await page.getByRole('button', { name: /^Under the sink, in/ }).click();
 			if (stage === 'Sort') await page.getByRole('button', { name: /^Baking: / }).click();
 			if (stage === 'Place') await page.getByRole('button', { name: /^Tag Baking/ }).click();
-			// Every place is fitted once, in the light; the dark differs in colours alone.
+			// Every place is fitted once, in the light.
 			if (stage === 'Fit' && scheme === 'dark') {
 				await page.getByRole('button', { name: 'Fit this place' }).click();
 				await expect(page.getByRole('group', { name: 'Arrangements' })).toBeVisible();
 			} else if (stage === 'Fit') {
 				await page.getByRole('button', { name: /^Fit the \d+ open/ }).click();
 				await expect(page.getByText(/places fitted/)).toBeVisible({ timeout: 60_000 });
-				await expect(page.getByText(/places fitted/)).toHaveCount(0, { timeout: 10_000 });
+				await expect(page.getByText(/places fitted/)).toHaveCount(0, { timeout: 20_000 });
 			}
 			await check(stage);
 		}
@@ -172,7 +184,7 @@ for (const scheme of ['light', 'dark'] as const)
 
 for (const stage of ['Walk', 'Clear', 'Sort', 'Place'])
 	test(`every part of ${stage} passes the accessibility rules`, async ({ page }) => {
-		test.setTimeout(120_000);
+		test.setTimeout(240_000);
 		await page.emulateMedia({ reducedMotion: 'reduce' });
 		await openDemo(page, stage);
 		const check = checker(page);

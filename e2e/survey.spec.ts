@@ -198,7 +198,7 @@ test('Walk: the tape list leads to what is missing, and a laser measure sends it
 	// Then it stops answering: said after a while, and the number can still be typed.
 	await page.route('**/api/v1/stand-ins/laser*', () => {});
 	await page.getByRole('button', { name: 'Laser' }).click();
-	await expect(page.getByRole('alert')).toContainText('has not answered', { timeout: 10_000 });
+	await expect(page.getByRole('alert')).toContainText('has not answered', { timeout: 20_000 });
 	await number.fill('349');
 	await number.press('Enter');
 	await expect(page.getByText('349 mm')).toBeVisible();

@@ -75,39 +75,52 @@ function edgeStops(
 	return [...new Set(stops)].filter((at) => at >= low && at + size <= low + length);
 }
 
-/** Lists the free places of an item that touch an edge on both axes, front first, then from the left. */
+/**
+ * Lists the first `most` free places of an item that touch an edge on both axes: front first, then from the left,
+ * and unturned before turned.
+ */
 function candidates(
 	item: FloorItem,
 	floor: Rect,
 	placed: readonly Placed[],
-	options: FloorOptions
+	options: FloorOptions,
+	most: number
 ): (FloorPlace & Rect)[] {
 	const others = [...placed.map((p) => p.rect), ...item.blocked];
-	const found: (FloorPlace & Rect)[] = [];
-	for (const turned of item.turn && item.w !== item.d ? [false, true] : [false]) {
+	const across = others.map((r) => [r.x, r.x + r.w] as const);
+	const back = others.map((r) => [r.y, r.y + r.d] as const);
+	const ascending = (a: number, b: number) => a - b;
+	const ways = (item.turn && item.w !== item.d ? [false, true] : [false]).map((turned) => {
 		const [w, d] = turned ? [item.d, item.w] : [item.w, item.d];
-		const xs = edgeStops(
-			floor.x,
-			floor.w,
-			w,
-			others.map((r) => [r.x, r.x + r.w] as const)
-		);
-		const ys = edgeStops(
-			floor.y,
-			floor.d,
-			d,
-			others.map((r) => [r.y, r.y + r.d] as const)
-		);
-		for (const x of xs)
-			for (const y of ys) {
-				const rect = { x, y, w, d };
-				if (isFree(rect, item, floor, placed, options.seenFromAbove))
-					found.push({ ...rect, turned });
-			}
-	}
-	return found.sort((a, b) => a.y - b.y || a.x - b.x || Number(a.turned) - Number(b.turned));
+		const xs = edgeStops(floor.x, floor.w, w, across);
+		const ys = new Set(edgeStops(floor.y, floor.d, d, back));
+		return { turned, w, d, xs, ys };
+	});
+	const stops = ways
+		.flatMap((way) => way.xs.map((x) => ({ x, way })))
+		.sort((a, b) => a.x - b.x || Number(a.way.turned) - Number(b.way.turned));
+	const found: (FloorPlace & Rect)[] = [];
+	for (const y of [...new Set(ways.flatMap(({ ys }) => [...ys]))].sort(ascending))
+		for (const { x, way } of stops) {
+			if (!way.ys.has(y)) continue;
+			const rect = { x, y, w: way.w, d: way.d };
+			if (!isFree(rect, item, floor, placed, options.seenFromAbove)) continue;
+			found.push({ ...rect, turned: way.turned });
+			if (found.length === most) return found;
+		}
+	return found;
 }
 
+/** Whether items can never all lie on a floor: too large together, or one of them too large for it alone. */
+function cannotHold(floor: Rect, items: readonly FloorItem[], options: FloorOptions): boolean {
+	const needMm2 = items.reduce((sum, { w, d }) => sum + w * d, 0);
+	return (
+		needMm2 > floor.w * floor.d ||
+		items.some((item) => !candidates(item, floor, [], options, 1).length)
+	);
+}
+
+/** Places tried for an item before the one before it is moved. */
 const BRANCHES = 4;
 
 /**
@@ -120,14 +133,15 @@ export function packFloor(
 	items: readonly FloorItem[],
 	options: FloorOptions = DEFAULT_FLOOR
 ): FloorPlace[] | null {
+	if (cannotHold(floor, items, options)) return null;
 	let tries = options.tries;
 	const placed: Placed[] = [];
 	const places: FloorPlace[] = [];
 	const step = (index: number): boolean => {
 		const item = items[index];
 		if (!item) return true;
-		const spots = candidates(item, floor, placed, options);
-		for (const { x, y, w, d, turned } of spots.slice(0, BRANCHES)) {
+		for (const spot of candidates(item, floor, placed, options, BRANCHES)) {
+			const { x, y, w, d, turned } = spot;
 			if (tries-- <= 0) return false;
 			placed.push({ rect: { x, y, w, d }, front: item.front });
 			places.push({ x, y, turned });
@@ -151,7 +165,7 @@ export function packWhatFits(
 ): (FloorPlace | null)[] {
 	const placed: Placed[] = [];
 	return items.map((item) => {
-		const spot = candidates(item, floor, placed, options)[0];
+		const spot = candidates(item, floor, placed, options, 1)[0];
 		if (!spot) return null;
 		const { x, y, w, d, turned } = spot;
 		placed.push({ rect: { x, y, w, d }, front: item.front });
