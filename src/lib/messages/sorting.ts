@@ -51,7 +51,8 @@ const OWN_RULE_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** Says why a group is one. */
-export function reasonText({ code, words: [word = ''] }: GroupReason): string {
+export function reasonText({ code, words }: GroupReason): string {
+	const [word = ''] = words;
 	switch (code) {
 		case 'category':
 			return `One branch of the tree: ${word}.`;
@@ -65,6 +66,8 @@ export function reasonText({ code, words: [word = ''] }: GroupReason): string {
 			return `It is ${word}’s food.`;
 		case 'own-rule':
 			return `A rule of its own: ${OWN_RULE_WORDS[word] ?? word}.`;
+		case 'outsize':
+			return `Too large for most places that the rest goes into: ${words.join(', ')}.`;
 		case 'often':
 			return 'No place holds all of it: this is the part used most.';
 		case 'seldom':

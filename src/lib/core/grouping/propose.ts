@@ -1,16 +1,7 @@
 import { memoOn, type GroupReason, type Home, type Thing } from '../model';
-import { baseAboveFloorMm, climateOf, nooksInOrder, usableSpace } from '../survey';
 import { allergensOf, householdAllergens } from './allergens';
-import {
-	cardOf,
-	filled,
-	isSliver,
-	join,
-	nearestKin,
-	type Bucket,
-	type Card,
-	type Cold
-} from './buckets';
+import { cardOf, filled, isSliver, join, nearestKin, type Bucket, type Card } from './buckets';
+import { cutToFit, measuredRooms, partOutsize } from './cut';
 import { findKits } from './kits';
 import { holdingsByGroup } from './stock';
 
@@ -128,50 +119,6 @@ function followed(home: Home, fixed: readonly Card[], bucket: Bucket): string | 
 	return best && best[1] > bucket.cards.length ? best[0] : null;
 }
 
-/** The most that one nook of each climate takes, ml; a climate without a measured nook has no limit known. */
-function largestNooks(home: Home): { most: Map<Cold, number>; count: number } {
-	const most = new Map<Cold, number>();
-	let count = 0;
-	for (const place of nooksInOrder(home)) {
-		const space = usableSpace(place.nook, baseAboveFloorMm(place), home.settings);
-		if (!space.ok || place.nook.tags.includes('use-first')) continue;
-		count++;
-		const climate = climateOf(place.nook);
-		const ml = space.usableMl * home.settings.play.fillShare;
-		most.set(climate, Math.max(most.get(climate) ?? 0, ml));
-	}
-	return { most, count };
-}
-
-/** Cuts a bucket that no nook can hold: the most used things first, as many as one nook takes, then the next. */
-function cut(bucket: Bucket, limitMl: number): Bucket[] {
-	if (bucket.volumeMl <= limitMl || bucket.cards.length < 2) return [bucket];
-	const order = [...bucket.cards].sort(
-		(a, b) => b.uses - a.uses || (a.thing.id < b.thing.id ? -1 : 1)
-	);
-	const parts: Card[][] = [[]];
-	let held = 0;
-	for (const card of order) {
-		const last = parts[parts.length - 1]!;
-		if (last.length && held + card.volumeMl > limitMl) {
-			parts.push([card]);
-			held = card.volumeMl;
-		} else {
-			last.push(card);
-			held += card.volumeMl;
-		}
-	}
-	if (parts.length < 2) return [bucket];
-	return parts.map((cards, i) => ({
-		...bucket,
-		key: `${bucket.key}|${i + 1}`,
-		name: `${bucket.name}, ${i === 0 ? 'often used' : parts.length === 2 ? 'seldom used' : `seldom used ${i}`}`,
-		...filled(cards),
-		closed: true,
-		why: [...bucket.why, { code: i === 0 ? 'often' : 'seldom', words: [] } as const]
-	}));
-}
-
 /** Joins slivers to their nearest sibling, the smallest first; what has none stays as it is. */
 function joinSlivers(buckets: Bucket[]): void {
 	const stuck = new Set<Bucket>();
@@ -230,7 +177,7 @@ function carryOn(home: Home, buckets: readonly Bucket[]): void {
 
 /**
  * Proposes the groups of a home (handbook, chapter 4): kits first, then category with climate, hazard, person, diet
- * and pet; what no nook can hold is cut, slivers join their nearest sibling, and siblings join while there are more
+ * and pet; outsize things go apart, what no nook can hold is cut, slivers join their nearest sibling, and siblings join while there are more
  * groups than nooks. What was put into a group by hand stays in it. Every other thing is in just one proposed group.
  * Deterministic; ties by id. What it proposes does not hang on the groups there are, so that taking all of it leaves
  * nothing to propose.
@@ -252,17 +199,17 @@ export const proposeGroups = memoOn(
 		const cards = cardsOf(home);
 		const fixed = cards.filter((card) => isFixed(home, card));
 		const { kits, rest } = kitsOf(cards.filter((card) => !isFixed(home, card)));
-		const { most, count } = largestNooks(home);
+		const rooms = measuredRooms(home);
 		const seeds = seed(home, rest);
 		for (const bucket of seeds) bucket.groupId = followed(home, fixed, bucket);
 		const buckets = [...kits, ...seeds].flatMap((bucket) =>
 			bucket.groupId === null && !bucket.closed
-				? cut(bucket, most.get(bucket.cards[0]!.cold) ?? Infinity)
+				? partOutsize(bucket, rooms).flatMap((part) => cutToFit(part, rooms))
 				: [bucket]
 		);
 		joinSlivers(buckets);
 		const byHand = new Set(fixed.map(({ thing }) => thing.groupId)).size;
-		if (count > 0) joinToFit(buckets, Math.max(1, count - byHand));
+		if (rooms.length) joinToFit(buckets, Math.max(1, rooms.length - byHand));
 		carryOn(home, buckets);
 		return buckets.map(({ groupId, name, cards: own, why }) => ({
 			groupId,

@@ -220,6 +220,7 @@ export const GROUP_REASONS = [
 	'free-from',
 	'pet',
 	'own-rule',
+	'outsize',
 	'often',
 	'seldom',
 	'sliver',

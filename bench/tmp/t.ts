@@ -1,0 +1,11 @@
+import { demoHome } from '../../src/lib/data/demo';
+import { apply, counter, NOW } from '../../src/lib/core/fixtures/tiny-home';
+import { proposeGroups, groupChanges, takeChanges } from '../../src/lib/core/grouping';
+import { placeHome } from '../../src/lib/core/zoning';
+import { reasonText } from '../../src/lib/messages/sorting';
+const d = demoHome(NOW);
+for (const g of proposeGroups(d)) if (g.why.some(w=>w.code==='outsize')) console.log(g.name, g.why.map(reasonText), g.thingIds.map(i=>d.things[i]!.name));
+const ch = groupChanges(d); console.log(ch.map(c=>[c.groupId,c.name,c.moves.length].join()).join(' | '));
+const a = placeHome(d,{seed:1,moves:200_000}).objective;
+const t = apply(d, takeChanges(ch.filter(c=>c.why.some(w=>w.code==='outsize')), counter('x')));
+const r = placeHome(t,{seed:1,moves:200_000}); console.log(a, r.objective);

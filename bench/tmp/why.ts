@@ -1,0 +1,13 @@
+import { demoHome } from '../../src/lib/data/demo';
+import { NOW } from '../../src/lib/core/fixtures/tiny-home';
+import { placeHome, toZonePlan, layoutOf, explainPart, pricesFor, buildZoneModel } from '../../src/lib/core/zoning';
+const demo = demoHome(NOW);
+const r = placeHome(demo, { seed: 1, moves: 300_000 });
+const p = toZonePlan(r, 'p', 'Plan', NOW);
+const m = buildZoneModel(demo);
+const l = layoutOf(m, p.assignments);
+console.log(p.objective, r.bound);
+for (const name of process.argv.slice(2)) m.parts.forEach((part, g) => { if (!demo.groups[part.figures.groupId]!.name.startsWith(name)) return;
+  const w = explainPart(m, l, g)!; console.log(name, g, part.share, w.nookId, Math.round(w.cost), JSON.stringify(w.parts, (k, v) => typeof v === 'number' ? Math.round(v*10)/10 : v), 'pushed', JSON.stringify(w.pushedOutOf), 'next', JSON.stringify(w.next));
+  const pr = pricesFor(m, l, g).filter(x=>!Number.isNaN(x.extra)).sort((a,b)=>a.extra-b.extra).slice(0,8).map(x=>`${x.nookId}:${Math.round(x.extra)}${x.fits?'':'!'}${x.conflict?'c':''}`); console.log('   ', pr.join(' '), 'hard', JSON.stringify(Object.entries(pricesFor(m,l,g).reduce((a:any,x)=>{a[x.hard??'ok']=(a[x.hard??'ok']??0)+1;return a},{}))));
+});
