@@ -64,7 +64,7 @@ export function* benchHome(): Generator<object> {
 	const layout = layoutOf(model, placed.value.assignments);
 	yield {
 		bench: 'prices of one tag for all nooks',
-		ms: median(20, () => pricesFor(model, layout, 3)).ms
+		ms: median(20, () => pricesFor(model, layout, [3])).ms
 	};
 	const litres = new Map<string, number>();
 	const figures = new Map(allGroupFigures(demo).map((f) => [f.groupId, f.volumeMl]));

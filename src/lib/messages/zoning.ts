@@ -10,6 +10,7 @@ import type {
 	BrokenRule,
 	HardCode,
 	PlanProof,
+	RuleAgainst,
 	SchoolVariant,
 	SmallestChange,
 	SoftCode
@@ -64,6 +65,27 @@ export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string 
 			return 'Food, medicines and strong cleaners may not share a place; nor bleach and acids.';
 	}
 }
+
+/** Says how many of a home's places a rule takes from a group, and which of its things is to blame. */
+export function ruledOutText({ code, nooks, thingId }: RuleAgainst, places: number, home: Home) {
+	const thing = thingId && home.things[thingId]?.name;
+	return `${nooks} of ${places} places: ${hardText(code)}${thing ? ` It is the ${thing}.` : ''}`;
+}
+
+/** Rules that go without saying: a fridge is for what needs the cold, and what is not measured is not planned. */
+const PLAIN: ReadonlySet<HardCode> = new Set([
+	'cold-place',
+	'needs-chilled',
+	'needs-frozen',
+	'not-measured',
+	'pinned-elsewhere',
+	'reserved',
+	'tops-not-used'
+]);
+
+/** The rules worth telling of those that take places from a group. */
+export const tellingRules = (rules: readonly RuleAgainst[]): readonly RuleAgainst[] =>
+	rules.filter(({ code }) => !PLAIN.has(code)).slice(0, 2);
 
 /** Says which rule a plan breaks. */
 export const brokenText = (rule: BrokenRule): string => hardText(rule.code);

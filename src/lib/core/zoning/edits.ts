@@ -10,17 +10,32 @@ export function adoptPlan(plan: ZonePlan, keep = 4): Edit {
 	};
 }
 
-/** Makes the edit that moves a group by hand to one nook in the plan in force. */
-export function moveGroup(groupId: string, nookId: string): Edit {
+/**
+ * Makes the edit that moves by hand what a group has in one nook to another, in the plan in force; `fromId` null moves
+ * what has no place. What comes to another part of its group joins it; the parts elsewhere stay.
+ */
+export function movePart(groupId: string, fromId: string | null, nookId: string): Edit {
 	return (draft) => {
 		const plan = draft.activePlanId ? draft.zonePlans[draft.activePlanId] : undefined;
-		if (!plan) return;
-		const id = GroupId.parse(groupId);
-		plan.assignments = [
-			...plan.assignments.filter((assignment) => assignment.groupId !== id),
-			{ groupId: id, nookId: NookId.parse(nookId), share: 1 }
-		];
-		plan.overflow = plan.overflow.filter((other) => other !== id);
+		if (!plan || fromId === nookId) return;
+		const own = plan.assignments.filter((assignment) => assignment.groupId === groupId);
+		const placed = own.reduce((sum, { share }) => sum + share, 0);
+		const moved = fromId
+			? (own.find((assignment) => assignment.nookId === fromId)?.share ?? 0)
+			: Math.max(0, 1 - placed);
+		if (moved < 1e-6) return;
+		const there = own.find((assignment) => assignment.nookId === nookId);
+		if (there) there.share = Math.round((there.share + moved) * 1e6) / 1e6;
+		plan.assignments = plan.assignments.filter(
+			(assignment) => assignment.groupId !== groupId || assignment.nookId !== fromId
+		);
+		if (!there)
+			plan.assignments.push({
+				groupId: GroupId.parse(groupId),
+				nookId: NookId.parse(nookId),
+				share: moved
+			});
+		if (!fromId) plan.overflow = plan.overflow.filter((id) => id !== groupId);
 	};
 }
 

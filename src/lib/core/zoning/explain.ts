@@ -4,6 +4,7 @@ import type { ZoneModel } from './build';
 import { costOf, type CostParts } from './cell';
 import type { HardCode } from './hard-rules';
 import { Layout } from './layout';
+import { rulesAgainst, type RuleAgainst } from './rules-against';
 import { writeAssignment } from './solve';
 import { violations, type Assignment } from './problem';
 
@@ -20,6 +21,7 @@ export interface PlaceReason {
 	readonly nookId: string;
 	readonly share: number;
 	readonly cost: number;
+	/** What makes up the cost. */
 	readonly parts: CostParts & { readonly partners: number };
 	/** Walked there and back in a week, m. */
 	readonly metresPerWeek: number;
@@ -29,9 +31,11 @@ export interface PlaceReason {
 	readonly pushedOutOf: Alternative | null;
 	/** The next two best nooks with room. */
 	readonly next: readonly Alternative[];
+	/** Hard rules that take nooks away, the most first. */
+	readonly ruledOut: readonly RuleAgainst[];
 }
 
-/** What one nook would mean for a part in hand. */
+/** What one nook would mean for the parts in hand. */
 export interface Price {
 	readonly nookId: string;
 	readonly hard: HardCode | null;
@@ -49,23 +53,45 @@ export function layoutOf(model: ZoneModel, saved: readonly SavedAssignment[]): L
 	return layout;
 }
 
-/** Prices every nook for part `g` with all else in place; the layout is as before when it returns. */
-export function pricesFor(model: ZoneModel, layout: Layout, g: number): Price[] {
+/** Lists the parts that a group has in one nook; `nookId` null: those without a place. */
+export function partsAt(
+	model: ZoneModel,
+	layout: Layout,
+	groupId: string,
+	nookId: string | null
+): number[] {
+	const n = nookId === null ? -1 : model.places.findIndex((place) => place.nook.id === nookId);
+	if (nookId !== null && n < 0) return [];
+	return [...layout.assignment.keys()].filter(
+		(g) => layout.assignment[g] === n && model.parts[g]!.figures.groupId === groupId
+	);
+}
+
+/**
+ * Prices every nook for parts of one group that move together, with all else in place; the layout is as before when
+ * it returns. The hard rules of a group are the same for all of its parts.
+ */
+export function pricesFor(model: ZoneModel, layout: Layout, parts: readonly number[]): Price[] {
 	const { N, cost } = model.problem;
-	const from = layout.assignment[g]!;
-	const here = layout.costAt(g, from);
-	layout.place(g, -1);
+	const homes = parts.map((g) => layout.assignment[g]!);
+	const before = layout.objective;
+	const lift = () => parts.forEach((g) => layout.place(g, -1));
+	lift();
 	const prices = model.places.map((place, n): Price => {
-		const hard = model.cells[g * N + n]!.hard;
-		return {
-			nookId: place.nook.id,
-			hard,
-			conflict: !layout.agrees(g, n),
-			fits: layout.fits(g, n),
-			extra: cost[g * N + n] === Infinity ? NaN : layout.costAt(g, n) - here
-		};
+		const open = parts.every((g) => cost[g * N + n] !== Infinity);
+		const conflict = parts.some((g) => !layout.agrees(g, n));
+		let fits = open;
+		for (const g of open ? parts : []) {
+			fits &&= layout.fits(g, n);
+			layout.place(g, n);
+		}
+		const extra = open ? layout.objective - before : NaN;
+		lift();
+		const hard = model.cells[parts[0]! * N + n]!.hard;
+		return { nookId: place.nook.id, hard, conflict, fits, extra };
 	});
-	layout.place(g, from);
+	parts.forEach((g, i) => layout.place(g, homes[i]!));
+	layout.objective = before;
 	return prices;
 }
 
@@ -77,16 +103,24 @@ function holders(model: ZoneModel, layout: Layout, n: number, except: number): s
 		.map(({ part }) => part.figures.groupId);
 }
 
-/** Explains where part `g` is: what it costs and why it is not elsewhere. Null when it has no place. */
-export function explainPart(model: ZoneModel, layout: Layout, g: number): PlaceReason | null {
-	const n = layout.assignment[g]!;
+/** Explains where the parts of one group in one nook are: what they cost and why they are not elsewhere. */
+export function explainParts(
+	model: ZoneModel,
+	layout: Layout,
+	parts: readonly number[]
+): PlaceReason | null {
+	const [g = -1] = parts;
+	const n = g < 0 ? -1 : layout.assignment[g]!;
 	const place = model.places[n];
 	if (!place) return null;
 	const { N } = model.problem;
-	const { figures, share } = model.parts[g]!;
+	const { figures } = model.parts[g]!;
 	const cell = model.cells[g * N + n]!;
-	const cost = layout.costAt(g, n);
-	const others = pricesFor(model, layout, g)
+	const { walk, reach, soft, habit } = cell.parts;
+	const share = parts.reduce((sum, part) => sum + model.parts[part]!.share, 0);
+	const cost = parts.reduce((sum, part) => sum + layout.costAt(part, n), 0);
+	const alone = parts.reduce((sum, part) => sum + costOf(cell, model.parts[part]!.share), 0);
+	const others = pricesFor(model, layout, parts)
 		.map((price, m) => ({ ...price, m }))
 		.filter((price) => price.m !== n && !price.hard)
 		.sort((a, b) => a.extra - b.extra);
@@ -96,7 +130,14 @@ export function explainPart(model: ZoneModel, layout: Layout, g: number): PlaceR
 		nookId: place.nook.id,
 		share,
 		cost,
-		parts: { ...cell.parts, partners: cost - costOf(cell, share) },
+		parts: {
+			walk: walk * share,
+			reach: reach * share,
+			// Wishes and habit count for each part: see `costOf`.
+			soft: soft.map(({ code, effort }) => ({ code, effort: effort * parts.length })),
+			habit: habit * parts.length,
+			partners: cost - alone
+		},
 		metresPerWeek: figures.usesPerWeek * share * 2 * cell.walkM,
 		usesPerWeek: figures.usesPerWeek * share,
 		band: cell.reach.band,
@@ -106,7 +147,8 @@ export function explainPart(model: ZoneModel, layout: Layout, g: number): PlaceR
 		next: others
 			.filter((price) => price.fits)
 			.slice(0, 2)
-			.map(({ nookId, extra }) => ({ nookId, extra, heldBy: [] }))
+			.map(({ nookId, extra }) => ({ nookId, extra, heldBy: [] })),
+		ruledOut: rulesAgainst(model, g)
 	};
 }
 

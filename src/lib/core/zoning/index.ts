@@ -1,4 +1,4 @@
-export { adoptPlan, moveGroup, togglePin } from './edits';
+export { adoptPlan, movePart, togglePin } from './edits';
 export {
 	CAPACITY_TOLERANCE,
 	objectiveOf,
@@ -31,9 +31,10 @@ export {
 } from './solve';
 export {
 	brokenRules,
-	explainPart,
+	explainParts,
 	freeSpaceOf,
 	layoutOf,
+	partsAt,
 	pricesFor,
 	totalsOf,
 	type Alternative,
@@ -71,4 +72,5 @@ export {
 	type SchoolChange,
 	type SchoolVariant
 } from './compare';
+export type { RuleAgainst } from './rules-against';
 export { whyLeft, type SmallestChange, type WhyLeft } from './why-left';

@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { loadIntegerSolver } from '../../workers/integer-solver';
 import { apply, NOW, tinyHome } from '../fixtures/tiny-home';
 import { bruteForce, problemArb } from './assignment.arb';
-import { adoptPlan, moveGroup } from './edits';
+import { adoptPlan, movePart } from './edits';
 import { AssignmentProgram, type IntegerSolver } from './integer-program';
 import { objectiveOf, violations, type AssignmentProblem } from './problem';
 import { DEFAULT_PROVE, proveAssignment } from './prove';
@@ -160,7 +160,7 @@ describe('the proof of a home’s plan', () => {
 	it('finds the way back from a move by hand', () => {
 		const { groupId, nookId } = plan.assignments[0]!;
 		const worse = Object.keys(home.nooks)
-			.map((other) => apply(planned, moveGroup(groupId, other)))
+			.map((other) => apply(planned, movePart(groupId, nookId, other)))
 			.find((moved) => {
 				const proof = prove(moved);
 				return 'saved' in proof && proof.saved > 1;
@@ -174,9 +174,9 @@ describe('the proof of a home’s plan', () => {
 		const stale = apply(planned, (draft) => void (draft.settings.effort.walkPerM += 1));
 		expect(prove(stale)).toEqual({ status: 'stale' });
 		expect(apply(stale, noteProof('p', { status: 'stale' }))).toEqual(stale);
-		const broken = plan.assignments.flatMap(({ groupId }) =>
+		const broken = plan.assignments.flatMap(({ groupId, nookId: fromId }) =>
 			Object.keys(home.nooks)
-				.map((nookId) => prove(apply(planned, moveGroup(groupId, nookId))).status)
+				.map((nookId) => prove(apply(planned, movePart(groupId, fromId, nookId))).status)
 				.filter((status) => status === 'broken')
 		);
 		expect(broken.length).toBeGreaterThan(0);

@@ -4,6 +4,7 @@ import { NOW } from '../fixtures/tiny-home';
 import type { Home } from '../model';
 import { buildZoneModel } from './build';
 import { layoutOf } from './explain';
+import { rulesAgainst } from './rules-against';
 import { whyLeft } from './why-left';
 
 const demo = demoHome(NOW);
@@ -45,5 +46,46 @@ describe('why a group has no place', () => {
 		const { change } = whyLeft(model, layout, g);
 		expect(change).toMatchObject({ code: 'needs-room', short: 'litres', heldBy: [] });
 		expect(change.code === 'needs-room' && change.by).toBeCloseTo(demand[g * K]! / 2, 6);
+	});
+});
+
+describe('rules against a group', () => {
+	const model = buildZoneModel(demo);
+	const { N } = model.problem;
+	it('count each nook that they take once, and say which thing decides', () => {
+		const g = partOf(model, 'appliances');
+		const [first] = rulesAgainst(model, g);
+		const low = model.spaces.filter(
+			(space, n) => space.ok && space.passes.heightMm < 390 && model.cells[g * N + n]!.hard
+		);
+		expect(first!.code).toBe('too-tall');
+		expect(demo.things[first!.thingId!]!.name).toBe('hand blender');
+		expect(first!.nooks).toBeLessThanOrEqual(low.length);
+		expect(first!.nooks).toBeGreaterThan(N / 2);
+	});
+	it('blame a thing only where without it the rule takes fewer places', () => {
+		const fewer = ['appliances', 'boards', 'pots'].map((groupId) => {
+			const g = partOf(model, groupId);
+			const rule = rulesAgainst(model, g).find(({ thingId }) => thingId);
+			const { [rule!.thingId as keyof typeof demo.things]: gone, ...things } = demo.things;
+			const lots = Object.fromEntries(
+				Object.entries(demo.lots).filter(([, lot]) => lot.thingId !== gone!.id)
+			);
+			const less = buildZoneModel({ ...demo, things, lots });
+			const after = rulesAgainst(less, partOf(less, groupId)).find(
+				({ code }) => code === rule!.code
+			);
+			return rule!.nooks - (after?.nooks ?? 0);
+		});
+		// Another thing may be as large or as heavy; none can be more so.
+		expect(Math.min(...fewer)).toBeGreaterThanOrEqual(0);
+		expect(fewer[1]).toBeGreaterThan(0);
+	});
+	it('blame nothing for a figure set by hand', () => {
+		const home = structuredClone(demo);
+		home.groups['appliances' as keyof typeof home.groups]!.overrides.tallestMm = 400;
+		const tall = buildZoneModel(home);
+		const rule = rulesAgainst(tall, partOf(tall, 'appliances')).find((r) => r.code === 'too-tall');
+		expect(rule).toMatchObject({ thingId: null });
 	});
 });

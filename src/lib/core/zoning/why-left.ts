@@ -1,6 +1,6 @@
 import type { ZoneModel } from './build';
-import type { HardCode } from './hard-rules';
 import type { Layout } from './layout';
+import { rulesAgainst, type RuleAgainst } from './rules-against';
 
 const DIMENSIONS = ['litres', 'run', 'load'] as const;
 
@@ -22,7 +22,7 @@ export type SmallestChange =
 export interface WhyLeft {
 	readonly groupId: string;
 	/** How many nooks each hard rule takes away, the most first. */
-	readonly rules: readonly { readonly code: HardCode; readonly nooks: number }[];
+	readonly rules: readonly RuleAgainst[];
 	/** Nooks that no rule forbids. */
 	readonly allowed: number;
 	readonly change: SmallestChange;
@@ -34,16 +34,11 @@ export interface WhyLeft {
  */
 export function whyLeft(model: ZoneModel, layout: Layout, g: number): WhyLeft {
 	const { N, K, demand } = model.problem;
-	const counts = new Map<HardCode, number>();
 	let allowed = 0;
 	let change: SmallestChange = { code: 'no-nook' };
 	let least = Infinity;
 	for (let n = 0; n < N; n++) {
-		const hard = model.cells[g * N + n]!.hard;
-		if (hard || model.problem.cost[g * N + n] === Infinity) {
-			if (hard) counts.set(hard, (counts.get(hard) ?? 0) + 1);
-			continue;
-		}
+		if (model.cells[g * N + n]!.hard || model.problem.cost[g * N + n] === Infinity) continue;
 		allowed++;
 		const nookId = model.places[n]!.nook.id;
 		let worst = 0;
@@ -78,9 +73,7 @@ export function whyLeft(model: ZoneModel, layout: Layout, g: number): WhyLeft {
 	}
 	return {
 		groupId: model.parts[g]!.figures.groupId,
-		rules: [...counts]
-			.map(([code, nooks]) => ({ code, nooks }))
-			.sort((a, b) => b.nooks - a.nooks || (a.code < b.code ? -1 : 1)),
+		rules: rulesAgainst(model, g),
 		allowed,
 		change
 	};

@@ -9,6 +9,7 @@ import {
 	tinyHome,
 	withLines
 } from '../fixtures/tiny-home';
+import { demoHome } from '../../data/demo';
 import { climateOf, placeOfNook } from '../survey';
 import {
 	adoptPlan,
@@ -16,9 +17,10 @@ import {
 	brokenRules,
 	buildZoneModel,
 	byHandAssignment,
-	explainPart,
+	explainParts,
+	partsAt,
 	layoutOf,
-	moveGroup,
+	movePart,
 	objectiveOf,
 	placeHome,
 	pricesFor,
@@ -185,14 +187,14 @@ describe('explaining', () => {
 	const layout = layoutOf(model, result.assignments);
 	it('adds up to the objective', () => {
 		const sum = model.parts.reduce((total, _, g) => {
-			const reason = explainPart(model, layout, g)!;
+			const reason = explainParts(model, layout, [g])!;
 			// A pair is told at both of its ends but counts once.
 			return total + reason.cost - reason.parts.partners / 2;
 		}, 0);
 		expect(sum).toBeCloseTo(result.objective, 4);
 	});
 	it('prices what a move then really costs', () => {
-		for (const price of pricesFor(model, layout, 0).filter((p) => p.fits)) {
+		for (const price of pricesFor(model, layout, [0]).filter((p) => p.fits)) {
 			const moved = layoutOf(model, result.assignments);
 			moved.place(
 				0,
@@ -204,9 +206,51 @@ describe('explaining', () => {
 			);
 		}
 	});
+	it('prices the parts of a split group together, and the rest stays where it is', () => {
+		const split = demoHome(NOW);
+		const plan = toZonePlan(placeHome(split, OPTIONS), 'p', 'Plan', NOW);
+		const planned = apply(split, adoptPlan(plan));
+		const whole = buildZoneModel(split);
+		const at = layoutOf(whole, plan.assignments);
+		const { groupId, nookId, share } = plan.assignments.find((each) => each.share < 0.9)!;
+		const parts = partsAt(whole, at, groupId, nookId);
+		expect(parts.reduce((sum, g) => sum + whole.parts[g]!.share, 0)).toBeCloseTo(share, 6);
+		const prices = pricesFor(whole, at, parts);
+		expect(prices.find((price) => price.nookId === nookId)!.extra).toBeCloseTo(0, 6);
+		expect(at.objective).toBeCloseTo(plan.objective, 6);
+		const others = plan.assignments.filter((each) => each.groupId !== groupId);
+		for (const price of prices.filter(({ fits }) => fits)) {
+			const moved = apply(planned, movePart(groupId, nookId, price.nookId)).zonePlans['p']!;
+			const then = layoutOf(whole, moved.assignments);
+			expect(then.objective - plan.objective).toBeCloseTo(price.extra, 6);
+			expect(moved.assignments.filter((each) => each.groupId !== groupId)).toEqual(others);
+			const own = moved.assignments.filter((each) => each.groupId === groupId);
+			expect(own.reduce((sum, each) => sum + each.share, 0)).toBeCloseTo(1, 6);
+		}
+		// Moved onto another of its parts it joins that: then they are told, and go, together.
+		const second = plan.assignments.find(
+			(each) => each.groupId === groupId && each.nookId !== nookId
+		)!;
+		const joined = apply(planned, movePart(groupId, nookId, second.nookId)).zonePlans['p']!;
+		const then = layoutOf(whole, joined.assignments);
+		const reason = explainParts(whole, then, partsAt(whole, then, groupId, second.nookId))!;
+		expect(reason.share).toBeCloseTo(share + second.share, 6);
+		const { walk, reach, soft, habit, partners } = reason.parts;
+		const wishes = soft.reduce((sum, { effort }) => sum + effort, 0);
+		expect(walk + reach + wishes + habit + partners).toBeCloseTo(reason.cost, 6);
+	});
+	it('moves what has no place into a nook, and no further', () => {
+		const bare = { ...toZonePlan(result, 'p', 'Plan', NOW), assignments: [] };
+		const [first] = result.assignments;
+		const kept = apply(home, adoptPlan({ ...bare, overflow: [first!.groupId] }));
+		const { assignments, overflow } = apply(kept, movePart(first!.groupId, null, first!.nookId))
+			.zonePlans['p']!;
+		expect(assignments).toEqual([{ ...first, share: 1 }]);
+		expect(overflow).toEqual([]);
+	});
 	it('leaves no better nook with room, since the search would have taken it', () => {
 		model.parts.forEach((_, g) => {
-			for (const next of explainPart(model, layout, g)!.next)
+			for (const next of explainParts(model, layout, [g])!.next)
 				expect(next.extra).toBeGreaterThanOrEqual(-1e-6);
 		});
 	});
@@ -235,7 +279,8 @@ describe('plans kept in the home', () => {
 	it('show a rule that was broken by hand, in its place', () => {
 		const peas = groupNamed(home, 'Frozen vegetables');
 		const shelf = Object.values(home.nooks).find((n) => n.kind === 'shelf')!;
-		const moved = apply(kept, moveGroup(peas.id, shelf.id));
+		const from = plan.assignments.find(({ groupId }) => groupId === peas.id)!.nookId;
+		const moved = apply(kept, movePart(peas.id, from, shelf.id));
 		const model = buildZoneModel(moved);
 		const broken = brokenRules(
 			model,

@@ -23,7 +23,7 @@
 		/** Tags that stand in each nook. */
 		notes?: ReadonlyMap<string, readonly Note[]>;
 		onnote?: (groupId: string, nookId: string) => void;
-		heldGroup?: string | null;
+		held?: { readonly groupId: string; readonly nookId: string | null } | null;
 		/** While a tag is held: what each nook would mean. */
 		prices?: ReadonlyMap<string, { text: string; tone: 'good' | 'fair' | 'bad'; why?: string }>;
 		/** Whose reach is drawn. */
@@ -53,7 +53,7 @@
 		onselect,
 		notes,
 		onnote,
-		heldGroup = null,
+		held = null,
 		prices,
 		person = null,
 		caption,
@@ -102,8 +102,8 @@
 	function label({ nook, cabinet }: NookBox): string {
 		const price = prices?.get(nook.id);
 		if (price) return `${nook.name}: ${price.text}`;
-		const held = notes?.get(nook.id)?.map(({ group }) => group.name) ?? [];
-		return `${nook.name}, in ${cabinet.name}${held.length ? `: ${held.join(', ')}` : ''}`;
+		const inIt = notes?.get(nook.id)?.map(({ group }) => group.name) ?? [];
+		return `${nook.name}, in ${cabinet.name}${inIt.length ? `: ${inIt.join(', ')}` : ''}`;
 	}
 	function keys(event: KeyboardEvent, act: () => void) {
 		if (event.key !== 'Enter' && event.key !== ' ') return;
@@ -316,7 +316,7 @@
 						{pinned}
 						nookId={nook.id}
 						nookName={nook.name}
-						held={heldGroup === group.id}
+						held={held?.groupId === group.id && held.nookId === nook.id}
 						box={lay.at(i)}
 						px={font(1)}
 						onpick={() => onnote?.(group.id, nook.id)}

@@ -2,10 +2,11 @@
 	import Ban from '@lucide/svelte/icons/ban';
 	import Hand from '@lucide/svelte/icons/hand';
 	import Pin from '@lucide/svelte/icons/pin';
+	import { groupChanges } from '$lib/core/grouping';
 	import type { Home } from '$lib/core/model';
-	import { explainPart, type Layout, type ZoneModel } from '$lib/core/zoning';
+	import { explainParts, partsAt, type Layout, type ZoneModel } from '$lib/core/zoning';
 	import { BAND_WORDS } from '$lib/messages/survey';
-	import { softText } from '$lib/messages/zoning';
+	import { ruledOutText, softText, tellingRules } from '$lib/messages/zoning';
 	import TagChip from '../drawing/TagChip.svelte';
 
 	interface Props {
@@ -20,17 +21,22 @@
 		onban: () => void;
 	}
 	let { home, model, layout, groupId, nookId, onclose, onhold, onpin, onban }: Props = $props();
-	const part = $derived(
-		model.parts.findIndex(
-			({ figures }, g) =>
-				figures.groupId === groupId && model.places[layout.assignment[g]!]?.nook.id === nookId
-		)
-	);
-	const reason = $derived(part >= 0 ? explainPart(model, layout, part) : null);
+	const reason = $derived(explainParts(model, layout, partsAt(model, layout, groupId, nookId)));
 	const group = $derived(home.groups[groupId]!);
 	const has = (kind: 'pin' | 'ban') =>
 		home.pins.some((pin) => pin.kind === kind && pin.groupId === groupId && pin.nookId === nookId);
 	const nookName = (id: string) => home.nooks[id]?.name ?? '';
+	const ruledOut = $derived(reason ? tellingRules(reason.ruledOut) : []);
+	/** A group of its own that Sort proposes for a thing that takes places from this one. */
+	const apart = $derived.by(() => {
+		const thingId = ruledOut.find((rule) => rule.thingId)?.thingId;
+		return thingId
+			? groupChanges(home).find(
+					(change) =>
+						change.groupId === null && change.moves.some((move) => move.thingId === thingId)
+				)
+			: undefined;
+	});
 	const whole = (value: number) => Math.round(value).toLocaleString('en');
 </script>
 
@@ -46,9 +52,9 @@
 	</p>
 	<dl class="cost">
 		<dt>walking</dt>
-		<dd>{whole(reason.parts.walk * reason.share)}</dd>
+		<dd>{whole(reason.parts.walk)}</dd>
 		<dt>reaching</dt>
-		<dd>{whole(reason.parts.reach * reason.share)}</dd>
+		<dd>{whole(reason.parts.reach)}</dd>
 		{#each reason.parts.soft as { code, effort } (code)}<dt>{softText(code)}</dt>
 			<dd>{whole(effort)}</dd>{/each}
 		{#if reason.parts.habit}<dt>moved from where it is now</dt>
@@ -76,6 +82,20 @@
 						`${nookName(next.nookId)} (${next.extra >= 0 ? '+' : '−'}${whole(Math.abs(next.extra))})`
 				)
 				.join(', ')}.
+		</p>
+	{/if}
+	{#if ruledOut.length}
+		<ul class="soft">
+			{#each ruledOut as rule (rule.code)}
+				<li>{ruledOutText(rule, model.places.length, home)}</li>
+			{/each}
+		</ul>
+	{/if}
+	{#if apart}
+		<p>
+			<a class="underline" href="/home/{home.id}/sort/proposal"
+				>Sort proposes to part it off as {apart.name}</a
+			>.
 		</p>
 	{/if}
 {:else}

@@ -12,7 +12,8 @@
 		DEFAULT_PLACE,
 		freeSpaceOf,
 		layoutOf,
-		moveGroup,
+		movePart,
+		partsAt,
 		pricesFor,
 		togglePin,
 		toZonePlan,
@@ -20,7 +21,7 @@
 		whyLeft,
 		zoneFingerprint
 	} from '$lib/core/zoning';
-	import { brokenText, hardText, smallestChangeText } from '$lib/messages/zoning';
+	import { brokenText, hardText, ruledOutText, smallestChangeText } from '$lib/messages/zoning';
 	import { now } from '$lib/state/clock';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
@@ -72,23 +73,28 @@
 		}
 		return found;
 	});
-	let held = $state<string | null>(null);
+	/** What is in hand: what a group has in one place, or (null) what of it has none. */
+	let held = $state<{ groupId: string; nookId: string | null } | null>(null);
 	let looked = $state<{ groupId: string; nookId: string } | null>(null);
-	const heldPart = $derived(
-		held ? model.parts.findIndex((part) => part.figures.groupId === held) : -1
-	);
+	const heldParts = $derived(held ? partsAt(model, layout, held.groupId, held.nookId) : []);
+	const heldShare = $derived(heldParts.reduce((sum, g) => sum + model.parts[g]!.share, 0));
+	const heldPrices = $derived(heldParts.length ? pricesFor(model, layout, heldParts) : []);
 	type Meaning = { text: string; tone: 'good' | 'fair' | 'bad'; why?: string };
 	const prices = $derived.by(() => {
-		if (heldPart < 0) return undefined;
+		if (!held || !heldPrices.length) return undefined;
+		// What has no place yet is compared with the best that it could have.
+		const least = held.nookId
+			? 0
+			: Math.min(...heldPrices.filter((price) => price.fits).map((price) => price.extra));
+		const here = held.nookId ? 'here' : 'best';
 		return new Map(
-			pricesFor(model, layout, heldPart).map((price): [string, Meaning] => {
-				const at = layout.assignment[heldPart] === -1 ? 0 : price.extra;
+			heldPrices.map((price): [string, Meaning] => {
 				if (price.hard)
 					return [price.nookId, { text: 'no', tone: 'bad', why: hardText(price.hard) }];
 				if (!price.fits)
 					return [price.nookId, { text: price.conflict ? 'no, food' : 'full', tone: 'bad' }];
-				const text =
-					Math.abs(at) < 0.5 ? 'here' : `${at > 0 ? '+' : '−'}${Math.abs(at).toFixed(0)}`;
+				const at = price.extra - least;
+				const text = Math.abs(at) < 0.5 ? here : `${at > 0 ? '+' : '−'}${Math.abs(at).toFixed(0)}`;
 				return [price.nookId, { text, tone: at <= 20 ? ('good' as const) : ('fair' as const) }];
 			})
 		);
@@ -115,18 +121,21 @@
 			return void toast.info('There is nothing to place: no group holds anything.');
 		store.edit('zone plan', adoptPlan(toZonePlan(result, newId(), 'Plan', now())));
 	}
+	const holds = (groupId: string, nookId: string) =>
+		held?.groupId === groupId && held.nookId === nookId;
 	function pick(groupId: string, nookId: string) {
 		looked = { groupId, nookId };
-		held = held === groupId ? null : groupId;
+		held = holds(groupId, nookId) ? null : { groupId, nookId };
 	}
 	function drop(nookId: string) {
-		if (!held || heldPart < 0) {
+		if (!held) {
 			const first = notes.get(nookId)?.[0];
 			looked = first ? { groupId: first.group.id, nookId } : null;
 			return;
 		}
-		const price = pricesFor(model, layout, heldPart).find((p) => p.nookId === nookId);
-		const group = home.groups[held]!;
+		const { groupId, nookId: fromId } = held;
+		const price = heldPrices.find((p) => p.nookId === nookId);
+		const group = home.groups[groupId]!;
 		if (price?.hard)
 			toast.warning(
 				`${group.name}: ${hardText(price.hard)} Put there all the same; it is marked as broken.`
@@ -135,8 +144,9 @@
 			toast.warning(
 				`${group.name}: ${hardText(price.conflict ? 'conflict' : 'over-capacity')} Put there all the same.`
 			);
-		store.edit(`${group.name} to ${home.nooks[nookId]?.name}`, moveGroup(held, nookId));
-		looked = { groupId: held, nookId };
+		if (fromId !== nookId)
+			store.edit(`${group.name} to ${home.nooks[nookId]?.name}`, movePart(groupId, fromId, nookId));
+		looked = { groupId, nookId };
 		held = null;
 	}
 	/** A tag may also be dragged: where the pointer is let go decides. */
@@ -148,14 +158,14 @@
 	}
 	function move(event: PointerEvent) {
 		if (pressed && !held && Math.hypot(event.clientX - pressed.x, event.clientY - pressed.y) > 8) {
-			held = pressed.groupId;
+			held = { groupId: pressed.groupId, nookId: pressed.nookId };
 			looked = { groupId: pressed.groupId, nookId: pressed.nookId };
 		}
 	}
 	function up(event: PointerEvent) {
 		const dragged =
 			pressed &&
-			held === pressed.groupId &&
+			holds(pressed.groupId, pressed.nookId) &&
 			Math.hypot(event.clientX - pressed.x, event.clientY - pressed.y) > 8;
 		pressed = null;
 		if (!dragged) return;
@@ -220,9 +230,10 @@
 		{/if}
 		{#if held}
 			<p class="held" role="status">
-				You hold <TagChip group={home.groups[held]!} /><span
-					>Tap a place, or press Enter on one, to put it down; the figure is what it adds to the
-					week’s effort, in metres. Esc lets go.</span
+				You hold <TagChip group={home.groups[held.groupId]!} /><span
+					>{#if heldParts.length && heldShare < 0.999}{Math.round(heldShare * 100)} % of it; the rest
+						stays where it is.{' '}{/if}Tap a place, or press Enter on one, to put it down; the
+					figure is what it adds to the week’s effort, in metres. Esc lets go.</span
 				>
 			</p>
 		{/if}
@@ -236,7 +247,7 @@
 						{run}
 						{notes}
 						{prices}
-						heldGroup={held}
+						{held}
 						selected={looked?.nookId ?? null}
 						onselect={drop}
 						onnote={pick}
@@ -257,7 +268,7 @@
 				groupId={looked.groupId}
 				nookId={looked.nookId}
 				onclose={() => (looked = null)}
-				onhold={() => (held = looked!.groupId)}
+				onhold={() => (held = { ...looked! })}
 				onpin={() =>
 					store.edit(
 						`pin ${home.groups[looked!.groupId]!.name}`,
@@ -300,12 +311,14 @@
 			<ul>
 				{#each left as { group, why } (group.id)}
 					<li class="rule-top py-2">
-						<button class="cursor-pointer" onclick={() => (held = group.id)}
+						<button
+							class="cursor-pointer"
+							onclick={() => (held = { groupId: group.id, nookId: null })}
 							><TagChip {group} /></button
 						>
 						<p class="text-sm">{smallestChangeText(why.change, home)}</p>
 						{#if why.rules[0]}<p class="soft text-sm">
-								{why.rules[0].nooks} of {model.places.length} places: {hardText(why.rules[0].code)}
+								{ruledOutText(why.rules[0], model.places.length, home)}
 							</p>{/if}
 					</li>
 				{/each}
