@@ -15,6 +15,7 @@ import { costOf, type Cell } from './cell';
 import { hardRuleBroken, kindsAndConflicts } from './hard-rules';
 import { pairsOf } from './pairs';
 import { partsFor } from './parts';
+import { partsForPinned, pinnedNooks, rowOfPart } from './pins';
 import type { AssignmentProblem } from './problem';
 import { volumesNow } from './now';
 import { softPenalties } from './soft-rules';
@@ -213,10 +214,12 @@ export function buildZoneModel(home: Home): ZoneModel {
 				}
 			};
 		});
-		const shareCount = partsFor({ figures, row, capacities, nookToNookMm: walking.nookToNookMm });
-		for (let p = 0; p < shareCount; p++) {
-			parts.push({ figures, share: 1 / shareCount });
-			cells.push(...row);
+		const pinned = pinnedNooks(home, figures.groupId, nookIndex);
+		const input = { figures, row, capacities, nookToNookMm: walking.nookToNookMm };
+		const count = pinned.length ? partsForPinned(input, pinned) : partsFor(input);
+		for (let p = 0; p < count; p++) {
+			parts.push({ figures, share: 1 / count });
+			cells.push(...rowOfPart(row, pinned, p, count));
 			current.push(at);
 		}
 	}

@@ -69,7 +69,7 @@ export function partsAt(
 
 /**
  * Prices every nook for parts of one group that move together, with all else in place; the layout is as before when
- * it returns. The hard rules of a group are the same for all of its parts.
+ * it returns.
  */
 export function pricesFor(model: ZoneModel, layout: Layout, parts: readonly number[]): Price[] {
 	const { N, cost } = model.problem;
@@ -87,7 +87,7 @@ export function pricesFor(model: ZoneModel, layout: Layout, parts: readonly numb
 		}
 		const extra = open ? layout.objective - before : NaN;
 		lift();
-		const hard = model.cells[parts[0]! * N + n]!.hard;
+		const hard = parts.map((g) => model.cells[g * N + n]!.hard).find(Boolean) ?? null;
 		return { nookId: place.nook.id, hard, conflict, fits, extra };
 	});
 	parts.forEach((g, i) => layout.place(g, homes[i]!));

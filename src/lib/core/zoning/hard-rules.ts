@@ -124,18 +124,16 @@ const warmOrBare: Rule = ({ figures, place }) => {
 	return when(climateTags(place).includes('unheated'), 'hot-place');
 };
 
-const wishes: Rule = ({ home, figures, place }) => {
-	const pins = home.pins.filter((pin) => pin.groupId === figures.groupId);
-	if (pins.some((pin) => pin.kind === 'ban' && pin.nookId === place.nook.id)) return 'banned';
-	const pinned = pins.filter((pin) => pin.kind === 'pin');
-	return when(
-		pinned.length > 0 && !pinned.some((pin) => pin.nookId === place.nook.id),
-		'pinned-elsewhere'
+const bans: Rule = ({ home, figures, place }) =>
+	when(
+		home.pins.some(
+			(pin) => pin.kind === 'ban' && pin.groupId === figures.groupId && pin.nookId === place.nook.id
+		),
+		'banned'
 	);
-};
 
 const RULES: readonly Rule[] = [
-	wishes,
+	bans,
 	({ place }) => when(place.nook.tags.includes('use-first'), 'reserved'),
 	size,
 	cold,
@@ -150,7 +148,7 @@ const RULES: readonly Rule[] = [
 	({ walkMm }) => when(walkMm === Infinity, 'no-way')
 ];
 
-/** Finds the first hard rule that keeps a group out of a nook; null when none does. */
+/** Finds the first hard rule that keeps a group out of a nook; null when none does. Pins are kept by its parts. */
 export function hardRuleBroken(input: RuleInput): HardCode | null {
 	for (const rule of RULES) {
 		const code = rule(input);

@@ -6,7 +6,7 @@ const MAX_PARTS = 3;
 /** Effort a week of each place more in which a group has to be looked for. */
 const SPLIT_EFFORT = 20;
 
-interface PartsInput {
+export interface PartsInput {
 	readonly figures: GroupFigures;
 	/** The group in each nook. */
 	readonly row: readonly Cell[];
@@ -17,7 +17,7 @@ interface PartsInput {
 }
 
 /** The nooks that may take a share of a group, were nothing else there. */
-function fitting({ figures, row, capacities }: PartsInput, share: number): number[] {
+export function fitting({ figures, row, capacities }: PartsInput, share: number): number[] {
 	return row.flatMap(({ hard }, n) => {
 		const [ml, run, load] = capacities[n]!;
 		const fits =
@@ -27,6 +27,10 @@ function fitting({ figures, row, capacities }: PartsInput, share: number): numbe
 		return !hard && fits ? [n] : [];
 	});
 }
+
+/** The most parts that a group may go into: no more than it has pieces. */
+export const mostParts = ({ pieces }: Pick<GroupFigures, 'pieces'>): number =>
+	Math.min(MAX_PARTS, Math.max(1, Math.floor(pieces)));
 
 /** Effort of so many parts in the places that suit them best, were nothing else there; Infinity: there are too few. */
 function effortOf(input: PartsInput, count: number): number {
@@ -57,7 +61,7 @@ function effortOf(input: PartsInput, count: number): number {
  * many pieces is never in more parts. What fits nowhere so goes into the fewest parts that fit at all. Ties: fewer.
  */
 export function partsFor(input: PartsInput): number {
-	const most = Math.min(MAX_PARTS, Math.max(1, Math.floor(input.figures.pieces)));
+	const most = mostParts(input.figures);
 	const counts = Array.from({ length: most }, (_, i) => i + 1);
 	const whole = effortOf(input, 1);
 	// No parts together cost less than all of it in the cheapest place there is, were that large enough.

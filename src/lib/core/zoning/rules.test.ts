@@ -262,13 +262,6 @@ describe('hard rules', () => {
 					})) as never)
 			},
 			'banned'
-		],
-		[
-			'a group pinned elsewhere',
-			{
-				home: (d) => void (d.pins = [{ groupId: 'g', nookId: 'elsewhere', kind: 'pin' }] as never)
-			},
-			'pinned-elsewhere'
 		]
 	])('%s', (_, cas, code) => expect(broken(cas)).toBe(code));
 

@@ -194,10 +194,15 @@ export function writeAssignment(model: ZoneModel, saved: readonly SavedAssignmen
 		);
 		wanted.set(groupId, [...(wanted.get(groupId) ?? []), ...Array<number>(count).fill(n)]);
 	}
-	model.parts.forEach(({ figures }, g) => {
-		const queue = wanted.get(figures.groupId);
-		if (queue?.length) assignment[g] = queue.shift()!;
-	});
+	// A part takes the first nook that it may go to, so that a pinned one gets its own; what is left breaks a rule.
+	const N = model.places.length;
+	for (const mayBreak of [false, true])
+		model.parts.forEach(({ figures }, g) => {
+			if (assignment[g]! >= 0) return;
+			const waiting = wanted.get(figures.groupId) ?? [];
+			const at = waiting.findIndex((n) => mayBreak || !model.cells[g * N + n]!.hard);
+			if (at >= 0) [assignment[g]] = waiting.splice(at, 1) as [number];
+		});
 	return assignment;
 }
 
