@@ -3,12 +3,14 @@ import {
 	formatMass,
 	formatVolume,
 	type Home,
+	type Lot,
 	type WishPrice,
 	type ZonePlan
 } from '../core/model';
 import type {
 	BrokenRule,
 	HardCode,
+	LotShare,
 	PlanProof,
 	RuleAgainst,
 	SchoolVariant,
@@ -86,6 +88,49 @@ const PLAIN: ReadonlySet<HardCode> = new Set([
 /** The rules worth telling of those that take places from a group. */
 export const tellingRules = (rules: readonly RuleAgainst[]): readonly RuleAgainst[] =>
 	rules.filter(({ code }) => !PLAIN.has(code)).slice(0, 2);
+
+/** Writes so many of a list, and how many more there are. @example listText(['a', 'b', 'c'], 2) // 'a, b and 1 more' */
+export const listText = (all: readonly string[], shown: number): string =>
+	all.length > shown
+		? `${all.slice(0, shown).join(', ')} and ${all.length - shown} more`
+		: all.join(', ');
+
+/**
+ * Writes what is carried of a lot; `lot` is missing where an earlier step makes it.
+ * @example lotText('bath towels', 3, lot, true) // '3 of 8 bath towels'
+ */
+export function lotText(
+	name: string,
+	count: number,
+	lot: Pick<Lot, 'unit' | 'count'> | undefined,
+	isPart: boolean
+): string {
+	const number = (value: number) => value.toLocaleString('en', { maximumFractionDigits: 1 });
+	if (lot?.unit === 'g') return `${number(count)} g ${name}`;
+	if (lot?.unit === 'meal') return `${number(count)} ${count === 1 ? 'meal' : 'meals'} of ${name}`;
+	return isPart && lot
+		? `${number(count)} of ${number(lot.count)} ${name}`
+		: `${number(count)} ${name}`;
+}
+
+/** Names what of a group is in one nook. @example notesText(shares) // 'bath towels (5 of 8), flannels' */
+export function notesText(shares: readonly LotShare[], nookId: string, shown: number): string {
+	const things = new Map<string, { name: string; here: number; all: number }>();
+	for (const { thing, pieces, nookId: at } of shares) {
+		const { here, all } = things.get(thing.id) ?? { here: 0, all: 0 };
+		things.set(thing.id, {
+			name: thing.name,
+			here: here + (at === nookId ? pieces : 0),
+			all: all + pieces
+		});
+	}
+	return listText(
+		[...things.values()].flatMap(({ name, here, all }) =>
+			here ? (here < all ? `${name} (${here} of ${all})` : name) : []
+		),
+		shown
+	);
+}
 
 /** Says which rule a plan breaks. */
 export const brokenText = (rule: BrokenRule): string => hardText(rule.code);

@@ -1,4 +1,3 @@
-import { current } from 'immer';
 import {
 	dayOf,
 	DecisionId,
@@ -10,7 +9,7 @@ import {
 	type NookId,
 	type Verdict
 } from '../model';
-import { groupOfLots, spareOf } from '../grouping';
+import { groupOfLots, partLot, spareOf } from '../grouping';
 import { effectiveDate } from '../rotation';
 import type { Advice } from './advice-rules';
 import { dueFor, LEAVING } from './leaving';
@@ -61,9 +60,7 @@ export function decide(choice: Decide): Edit {
 		if (!lot) return;
 		const count = Math.min(choice.count ?? lot.count, lot.count);
 		if (count < lot.count && choice.ids.rest) {
-			const rest = LotId.parse(choice.ids.rest);
-			draft.lots[rest] = { ...structuredClone(current(lot)), id: rest, count: lot.count - count };
-			lot.count = count;
+			partLot(draft.lots, lot, lot.count - count, LotId.parse(choice.ids.rest));
 		}
 		const thing = draft.things[lot.thingId];
 		if (thing && choice.avoid !== undefined) thing.avoid = choice.avoid;

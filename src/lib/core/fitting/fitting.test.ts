@@ -19,7 +19,6 @@ import {
 	type Rect
 } from '.';
 import { packWhatFits, DEFAULT_FLOOR } from './floor';
-import { shareOut } from './wants';
 
 const demo = demoHome(NOW);
 const placed = apply(
@@ -93,32 +92,6 @@ describe('packing a floor', () => {
 	});
 	it('has nothing to say against an empty list', () =>
 		expect(packFloor({ x: 0, y: 0, w: 1, d: 1 }, [])).toEqual([]));
-});
-
-describe('sharing a group out over nooks', () => {
-	it('gives every piece exactly once, whatever the shares', () => {
-		const holdings = Object.values(demo.things)
-			.filter((thing) => thing.groupId === 'dishes')
-			.map((thing) => ({ thing, lots: [], pieces: 5, spare: false }));
-		fc.assert(
-			fc.property(
-				fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 4 }),
-				(weights) => {
-					const total = weights.reduce((a, b) => a + b, 0);
-					let from = 0;
-					const counts = new Map<string, number>();
-					for (const weight of weights) {
-						const to = from + weight / total;
-						for (const good of shareOut(holdings, from, to))
-							counts.set(good.thing.id, (counts.get(good.thing.id) ?? 0) + good.pieces);
-						from = to;
-					}
-					for (const { thing, pieces } of holdings) expect(counts.get(thing.id)).toBe(pieces);
-				}
-			),
-			{ seed: 72 }
-		);
-	});
 });
 
 describe('what a container holds', () => {

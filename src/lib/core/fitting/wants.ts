@@ -1,5 +1,6 @@
-import { allGroupFigures, holdingsByGroup, type Holding } from '../grouping';
+import { allGroupFigures } from '../grouping';
 import { categoryOf, pieceVolumeMl, type ContainerKind, type Home, type Thing } from '../model';
+import { placesOfLots, type LotShare } from '../zoning';
 
 /** What one group wants from a nook. */
 export interface Want {
@@ -16,27 +17,19 @@ export interface Good {
 	readonly massG: number;
 }
 
-/**
- * Shares out a group over its nooks in whole pieces: each piece goes where the middle of its volume falls, in the
- * order of the plan, so that the parts of a split group hold every piece once.
- */
-export function shareOut(held: readonly Holding[], from: number, to: number): Good[] {
-	const total =
-		held.reduce((sum, { thing, pieces }) => sum + pieceVolumeMl(thing) * pieces, 0) || 1;
-	let before = 0;
-	return held.flatMap(({ thing, pieces }) => {
-		const each = pieceVolumeMl(thing) / total;
-		let count = 0;
-		for (let i = 0; i < pieces; i++) {
-			const middle = before + (i + 0.5) * each;
-			if (middle >= from - 1e-9 && middle < to - 1e-9) count++;
-		}
-		before += pieces * each;
-		if (!count) return [];
-		return [
-			{ thing, pieces: count, volumeMl: pieceVolumeMl(thing) * count, massG: thing.massG * count }
-		];
-	});
+/** Gathers what of a group has its place in one nook, thing by thing. */
+function goodsOf(shares: readonly LotShare[]): Good[] {
+	const goods = new Map<string, Good>();
+	for (const { thing, pieces } of shares) {
+		const all = pieces + (goods.get(thing.id)?.pieces ?? 0);
+		goods.set(thing.id, {
+			thing,
+			pieces: all,
+			volumeMl: pieceVolumeMl(thing) * all,
+			massG: thing.massG * all
+		});
+	}
+	return [...goods.values()].sort((a, b) => (a.thing.id < b.thing.id ? -1 : 1));
 }
 
 function rolesOf(home: Home, things: readonly Thing[]): ContainerKind['role'][] {
@@ -47,19 +40,14 @@ function rolesOf(home: Home, things: readonly Thing[]): ContainerKind['role'][] 
 /** Lists what the groups of a zone plan want from one nook, the most used first; ties by id. */
 export function wantsOf(home: Home, nookId: string): Want[] {
 	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
-	const holdings = holdingsByGroup(home);
 	const figures = new Map(allGroupFigures(home).map((f) => [f.groupId, f]));
-	const before = new Map<string, number>();
-	return (plan?.assignments ?? [])
-		.map((assignment) => {
-			const from = before.get(assignment.groupId) ?? 0;
-			before.set(assignment.groupId, from + assignment.share);
-			return { ...assignment, from };
-		})
+	const assignments = plan?.assignments ?? [];
+	return assignments
 		.filter((assignment) => assignment.nookId === nookId)
-		.map(({ groupId, share, from }) => {
-			const held = (holdings.get(groupId) ?? []).filter((holding) => holding.pieces > 0);
-			const goods = shareOut(held, from, from + share);
+		.map(({ groupId, share }) => {
+			const goods = goodsOf(
+				placesOfLots(home, groupId, assignments).filter((part) => part.nookId === nookId)
+			);
 			return {
 				groupId: groupId as string,
 				usesPerWeek: (figures.get(groupId)?.usesPerWeek ?? 0) * share,

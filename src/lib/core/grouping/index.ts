@@ -40,4 +40,4 @@ export {
 	type PartnerPair
 } from './partners';
 export { proposeGroups, type ProposedGroup } from './propose';
-export { groupOfLots, holdingsByGroup, partStock, type Holding } from './stock';
+export { groupOfLots, holdingsByGroup, partLot, partStock, piecesIn, type Holding } from './stock';

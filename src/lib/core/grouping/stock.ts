@@ -1,4 +1,5 @@
-import { memoOn, type Home, type Lot, type Thing } from '../model';
+import { current } from 'immer';
+import { memoOn, type Home, type Lot, type LotId, type Thing } from '../model';
 
 /** What a group holds of one thing. */
 export interface Holding {
@@ -29,9 +30,17 @@ export function partStock(lots: readonly Lot[]): { inUse: Lot[]; spare: Lot[] } 
 	return { inUse, spare: lots.filter((lot) => !inUse.includes(lot)) };
 }
 
-// Grams and meals are counted in packs of the usual size; a started pack takes the room of one.
-const piecesOf = (lots: readonly Lot[]) =>
-	lots.reduce((sum, lot) => sum + (lot.unit === 'pack' ? Math.ceil(lot.count) : 1), 0);
+/** Packs that a lot takes up: grams and meals count as one of the usual size; a started pack takes the room of one. */
+export const piecesIn = (lot: Pick<Lot, 'unit' | 'count'>): number =>
+	lot.unit === 'pack' ? Math.ceil(lot.count) : 1;
+
+/** Within an edit, parts so much of a lot off into a lot of its own, which is returned; the rest stays in the first. */
+export function partLot(lots: Home['lots'], lot: Lot, count: number, id: LotId): Lot {
+	const part = { ...structuredClone(current(lot)), id, count };
+	lots[id] = part;
+	lot.count -= count;
+	return part;
+}
 
 function computeHoldings(home: Home): ReadonlyMap<string | null, readonly Holding[]> {
 	const lots = new Map<string, Lot[]>();
@@ -48,7 +57,12 @@ function computeHoldings(home: Home): ReadonlyMap<string | null, readonly Holdin
 	}
 	const groups = new Map<string | null, Holding[]>();
 	const add = (key: string | null, thing: Thing, own: readonly Lot[], spare: boolean) => {
-		const holding = { thing, lots: own, pieces: piecesOf(own), spare };
+		const holding = {
+			thing,
+			lots: own,
+			pieces: own.reduce((sum, lot) => sum + piecesIn(lot), 0),
+			spare
+		};
 		const list = groups.get(key);
 		if (list) list.push(holding);
 		else groups.set(key, [holding]);

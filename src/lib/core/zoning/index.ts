@@ -62,6 +62,7 @@ export { DEFAULT_PROVE, proveAssignment, type ProveOptions, type ProveResult } f
 export { noteProof, provePlan, type PlanProof, type ProvePlanOptions } from './prove-plan';
 export { keepOneEmpty, roomToGrow } from './keep-empty';
 export { assignmentNow } from './now';
+export { placesOfLots, type LotShare } from './lot-places';
 export { doMove, moveOrder, type MoveOrder, type MoveStep } from './move-order';
 export {
 	groupsElsewhere,

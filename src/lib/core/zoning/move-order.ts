@@ -1,6 +1,17 @@
-import { groupOfLots } from '../grouping';
-import { NookId, pieceVolumeMl, type Edit, type Home, type ZonePlan } from '../model';
+import { partLot, piecesIn } from '../grouping';
+import { LotId, NookId, pieceVolumeMl, type Edit, type Home, type ZonePlan } from '../model';
 import { baseAboveFloorMm, nooksInOrder, usableSpace } from '../survey';
+import { placesOfLots } from './lot-places';
+
+/** So much of a lot: all of it, or a part that becomes a lot of its own. */
+export interface Load {
+	readonly lotId: string;
+	readonly thingId: string;
+	/** In the lot's unit. */
+	readonly count: number;
+	/** Id of the lot that the part becomes; null: the whole lot goes. */
+	readonly partId: string | null;
+}
 
 /** What is carried in one go: all of one group that stands in one nook and belongs in another. */
 export interface Bundle {
@@ -8,7 +19,7 @@ export interface Bundle {
 	/** null: it lies on the table. */
 	readonly from: string | null;
 	readonly to: string;
-	readonly lotIds: readonly string[];
+	readonly loads: readonly Load[];
 	readonly volumeMl: number;
 }
 export interface MoveStep extends Bundle {
@@ -24,60 +35,40 @@ export interface MoveOrder {
 	readonly volumeMl: number;
 }
 
-interface Share {
-	readonly nookId: string;
-	wantMl: number;
+/** Names new lots after the one that they are parted from: its id with the first number that is free. */
+function namer(home: Home): (lotId: string) => string {
+	const taken = new Set(Object.keys(home.lots));
+	return (lotId) => {
+		for (let n = 2; ; n++) {
+			const id = `${lotId.slice(0, 56)}-${n}`;
+			if (taken.has(id)) continue;
+			taken.add(id);
+			return id;
+		}
+	};
 }
 
-/** Finds, lot by lot, what does not stand where the plan has it; a split group fills its nooks by their shares. */
+/** Finds what does not stand where the plan has it, by where it comes from and goes. */
 function bundlesOf(home: Home, plan: Pick<ZonePlan, 'assignments'>): Bundle[] {
-	const lotsOf = new Map<string, { id: string; nookId: string | null; ml: number }[]>();
-	for (const [lotId, groupId] of groupOfLots(home)) {
-		const lot = home.lots[lotId]!;
-		const thing = home.things[lot.thingId]!;
-		const list = lotsOf.get(groupId) ?? [];
-		list.push({ id: lot.id, nookId: lot.nookId, ml: pieceVolumeMl(thing) * lot.count });
-		lotsOf.set(groupId, list);
-	}
-	const found = new Map<
-		string,
-		{ -readonly [K in keyof Bundle]: Bundle[K] } & { lotIds: string[] }
-	>();
-	for (const [groupId, lots] of lotsOf) {
-		const places = plan.assignments.filter((assignment) => assignment.groupId === groupId);
-		if (!places.length) continue;
-		const sum = lots.reduce((total, { ml }) => total + ml, 0);
-		const shares = places.map(({ nookId, share }): Share => ({
-			nookId,
-			wantMl: Math.max(share * sum, 1e-6)
-		}));
-		const order = [...lots].sort((a, b) => b.ml - a.ml || (a.id < b.id ? -1 : 1));
-		// What stands in one of its nooks already stays there while there is want of it.
-		const roaming = order.filter((lot) => {
-			const here = shares.find(({ nookId }) => nookId === lot.nookId);
-			if (!here || (shares.length > 1 && here.wantMl <= 0)) return true;
-			here.wantMl -= lot.ml;
-			return false;
-		});
-		for (const lot of roaming) {
-			const to = shares.reduce((most, share) => (share.wantMl > most.wantMl ? share : most));
-			to.wantMl -= lot.ml;
-			if (to.nookId === lot.nookId) continue;
-			const key = `${groupId}/${lot.nookId ?? ''}/${to.nookId}`;
-			const bundle = found.get(key);
-			if (bundle) {
-				bundle.lotIds.push(lot.id);
-				bundle.volumeMl += lot.ml;
-			} else
-				found.set(key, {
-					groupId,
-					from: lot.nookId,
-					to: to.nookId,
-					lotIds: [lot.id],
-					volumeMl: lot.ml
-				});
+	const nameFor = namer(home);
+	const found = new Map<string, { -readonly [K in keyof Bundle]: Bundle[K] } & { loads: Load[] }>();
+	for (const groupId of new Set(plan.assignments.map((assignment) => assignment.groupId as string)))
+		for (const { lot, nookId, count, volumeMl } of placesOfLots(home, groupId, plan.assignments)) {
+			if (lot.nookId === nookId) continue;
+			const partId = count < lot.count ? nameFor(lot.id) : null;
+			const key = `${groupId}/${lot.nookId ?? ''}/${nookId}`;
+			const loads: Load[] = [];
+			const bundle = found.get(key) ?? {
+				groupId,
+				from: lot.nookId,
+				to: nookId,
+				loads,
+				volumeMl: 0
+			};
+			bundle.loads.push({ lotId: lot.id, thingId: lot.thingId, count, partId });
+			bundle.volumeMl += volumeMl;
+			found.set(key, bundle);
 		}
-	}
 	return [...found.values()];
 }
 
@@ -97,7 +88,7 @@ export function moveOrder(home: Home, plan: Pick<ZonePlan, 'assignments'>): Move
 	for (const lot of Object.values(home.lots)) {
 		const thing = home.things[lot.thingId];
 		if (lot.nookId && thing && lot.count > 0)
-			load.set(lot.nookId, (load.get(lot.nookId) ?? 0) + pieceVolumeMl(thing) * lot.count);
+			load.set(lot.nookId, (load.get(lot.nookId) ?? 0) + pieceVolumeMl(thing) * piecesIn(lot));
 	}
 	const final = new Map(load);
 	const shift = (map: Map<string, number>, id: string | null, ml: number) =>
@@ -120,18 +111,36 @@ export function moveOrder(home: Home, plan: Pick<ZonePlan, 'assignments'>): Move
 	const lifted = new Set(waiting.filter(({ from }) => from === null));
 	let tableMl = [...lifted].reduce((sum, { volumeMl }) => sum + volumeMl, 0);
 	let mostOnTableMl = tableMl;
+	/** What is left of each lot under its own id. */
+	const left = new Map<string, number>();
+	/** The last part of a lot to go is the lot itself. */
+	const settle = (load: Load): Load => {
+		const { lotId, count, partId } = load;
+		const rest = (left.get(lotId) ?? home.lots[lotId]?.count ?? count) - count;
+		left.set(lotId, rest);
+		return { ...load, partId: rest > 1e-9 ? partId : null };
+	};
 	const take = (index: number, kind: MoveStep['kind']) => {
-		const [bundle] = waiting.splice(index, 1) as [Bundle];
+		const [next] = waiting.splice(index, 1) as [Bundle];
+		const bundle = { ...next, loads: next.loads.map(settle) };
 		shift(load, bundle.from, -bundle.volumeMl);
 		if (kind === 'lift') tableMl += bundle.volumeMl;
 		else {
 			shift(load, bundle.to, bundle.volumeMl);
-			if (bundle.from === null && lifted.has(bundle)) tableMl -= bundle.volumeMl;
+			if (bundle.from === null && lifted.has(next)) tableMl -= bundle.volumeMl;
 		}
 		mostOnTableMl = Math.max(mostOnTableMl, tableMl);
 		steps.push({ ...bundle, kind, tableMl });
 		if (kind === 'lift') {
-			const onTable = { ...bundle, from: null };
+			const onTable = {
+				...bundle,
+				from: null,
+				loads: bundle.loads.map((load): Load => {
+					const lotId = load.partId ?? load.lotId;
+					left.set(lotId, load.count);
+					return { ...load, lotId, partId: null };
+				})
+			};
 			lifted.add(onTable);
 			waiting.unshift(onTable);
 		}
@@ -176,12 +185,15 @@ export function moveOrder(home: Home, plan: Pick<ZonePlan, 'assignments'>): Move
 	};
 }
 
-/** Makes the edit that carries out one step: its lots stand in their new nook, or lie on the table. */
-export function doMove({ kind, to, lotIds }: Pick<MoveStep, 'kind' | 'to' | 'lotIds'>): Edit {
+/** Makes the edit that carries out one step: its loads stand in their new nook, or lie on the table. */
+export function doMove({ kind, to, loads }: Pick<MoveStep, 'kind' | 'to' | 'loads'>): Edit {
 	return (draft) => {
-		for (const id of lotIds) {
-			const lot = draft.lots[id];
-			if (lot) lot.nookId = kind === 'lift' ? null : NookId.parse(to);
+		for (const { lotId, count, partId } of loads) {
+			const lot = draft.lots[lotId];
+			if (!lot) continue;
+			const moved =
+				partId && count < lot.count ? partLot(draft.lots, lot, count, LotId.parse(partId)) : lot;
+			moved.nookId = kind === 'lift' ? null : NookId.parse(to);
 		}
 	};
 }

@@ -1,4 +1,4 @@
-import { groupOfLots } from '../grouping';
+import { groupOfLots, piecesIn } from '../grouping';
 import {
 	GroupId,
 	NookId,
@@ -15,7 +15,7 @@ export function volumesNow(home: Home): Map<string, Map<string, number>> {
 		const thing = home.things[lot.thingId]!;
 		if (!lot.nookId) continue;
 		const nooks = volumes.get(groupId) ?? new Map<string, number>();
-		nooks.set(lot.nookId, (nooks.get(lot.nookId) ?? 0) + pieceVolumeMl(thing) * lot.count);
+		nooks.set(lot.nookId, (nooks.get(lot.nookId) ?? 0) + pieceVolumeMl(thing) * piecesIn(lot));
 		volumes.set(groupId, nooks);
 	}
 	return volumes;

@@ -4,9 +4,15 @@
 	import Pin from '@lucide/svelte/icons/pin';
 	import { groupChanges } from '$lib/core/grouping';
 	import type { Home } from '$lib/core/model';
-	import { explainParts, partsAt, type Layout, type ZoneModel } from '$lib/core/zoning';
+	import {
+		explainParts,
+		partsAt,
+		placesOfLots,
+		type Layout,
+		type ZoneModel
+	} from '$lib/core/zoning';
 	import { BAND_WORDS } from '$lib/messages/survey';
-	import { ruledOutText, softText, tellingRules } from '$lib/messages/zoning';
+	import { notesText, ruledOutText, softText, tellingRules } from '$lib/messages/zoning';
 	import TagChip from '../drawing/TagChip.svelte';
 
 	interface Props {
@@ -22,6 +28,7 @@
 	}
 	let { home, model, layout, groupId, nookId, onclose, onhold, onpin, onban }: Props = $props();
 	const reason = $derived(explainParts(model, layout, partsAt(model, layout, groupId, nookId)));
+	const plan = $derived(home.activePlanId ? home.zonePlans[home.activePlanId] : undefined);
 	const group = $derived(home.groups[groupId]!);
 	const has = (kind: 'pin' | 'ban') =>
 		home.pins.some((pin) => pin.kind === kind && pin.groupId === groupId && pin.nookId === nookId);
@@ -50,6 +57,15 @@
 			reason.metresPerWeek
 		)} m walked for them, reach {BAND_WORDS[reason.band]}.
 	</p>
+	{#if reason.share < 0.999}
+		<p class="mb-2">
+			{Math.round(reason.share * 100)} % of the group: {notesText(
+				placesOfLots(home, groupId, plan?.assignments ?? []),
+				nookId,
+				6
+			)}.
+		</p>
+	{/if}
 	<dl class="cost">
 		<dt>walking</dt>
 		<dd>{whole(reason.parts.walk)}</dd>

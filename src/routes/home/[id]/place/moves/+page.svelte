@@ -3,6 +3,7 @@
 	import Printer from '@lucide/svelte/icons/printer';
 	import { formatVolume } from '$lib/core/model';
 	import { doMove, moveOrder, type MoveStep } from '$lib/core/zoning';
+	import { listText, lotText } from '$lib/messages/zoning';
 	import { getHomeStore } from '$lib/state/context';
 	import FrontView from '$lib/ui/drawing/FrontView.svelte';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
@@ -33,15 +34,15 @@
 		);
 	});
 	const things = (step: MoveStep) =>
-		step.lotIds.map((id) => {
-			const lot = home.lots[id]!;
-			return `${lot.count} ${home.things[lot.thingId]?.name ?? ''}`;
-		});
+		step.loads.map(({ lotId, thingId, count, partId }) =>
+			lotText(home.things[thingId]?.name ?? '', count, home.lots[lotId], partId !== null)
+		);
 	const words = (step: MoveStep) =>
 		`${home.groups[step.groupId]?.name ?? 'things'}: ${nameOf(step.from)} to ${
 			step.kind === 'lift' ? 'the table' : nameOf(step.to)
 		}`;
 	const SHOWN = 6;
+	const BRIEF = 3;
 </script>
 
 <Bench>
@@ -78,9 +79,7 @@
 				>
 			</p>
 			<p class="soft">
-				{things(first).slice(0, SHOWN).join(', ')}{things(first).length > SHOWN
-					? ` and ${things(first).length - SHOWN} more`
-					: ''}
+				{listText(things(first), SHOWN)}
 			</p>
 			{#if first.kind === 'lift'}<p class="soft">
 					Its place, {nameOf(first.to)}, is not free yet.
@@ -100,9 +99,9 @@
 				<li class="rule-top">
 					<span class="measure soft">{i + 2}</span>
 					<span class="min-w-0 flex-1"
-						><b>{home.groups[step.groupId]?.name}</b>, {step.lotIds.length}
-						{step.lotIds.length === 1 ? 'lot' : 'lots'}: {nameOf(step.from)} →
-						{step.kind === 'lift' ? 'the table' : nameOf(step.to)}</span
+						><b>{home.groups[step.groupId]?.name}</b>: {nameOf(step.from)} →
+						{step.kind === 'lift' ? 'the table' : nameOf(step.to)}
+						<span class="soft block text-sm">{listText(things(step), BRIEF)}</span></span
 					>
 					<span class="measure soft whitespace-nowrap"
 						>{step.tableMl > 1 ? `table ${formatVolume(step.tableMl)}` : ''}</span

@@ -1,8 +1,9 @@
 <script lang="ts">
-	import { holdingsByGroup } from '$lib/core/grouping';
 	import Printer from '@lucide/svelte/icons/printer';
 	import type { Group } from '$lib/core/model';
 	import { nooksInOrder } from '$lib/core/survey';
+	import { placesOfLots } from '$lib/core/zoning';
+	import { notesText } from '$lib/messages/zoning';
 	import { dateText } from '$lib/messages/clearing';
 	import { today } from '$lib/state/clock';
 	import { getHomeStore } from '$lib/state/context';
@@ -36,11 +37,9 @@
 		}
 		return found.filter(({ rows }) => rows.some(({ notes: own }) => own.length));
 	});
-	const thingsOf = (groupId: string) =>
-		(holdingsByGroup(home).get(groupId) ?? [])
-			.map(({ thing }) => thing.name)
-			.slice(0, 5)
-			.join(', ');
+	const NAMED = 5;
+	const thingsIn = (groupId: string, nookId: string) =>
+		notesText(placesOfLots(home, groupId, plan?.assignments ?? []), nookId, NAMED);
 	const isLearning = $derived(!!plan?.learnUntil && plan.learnUntil >= today());
 </script>
 
@@ -91,8 +90,10 @@
 						<div class="notes">
 							{#each row.notes as { group, part } (group.id)}
 								<div class="note">
-									<TagChip {group} />{#if part}<span class="soft text-sm">part of it</span>{/if}
-									<p>{thingsOf(group.id)}</p>
+									<div class="flex flex-wrap items-center gap-x-2">
+										<TagChip {group} />{#if part}<span class="soft text-sm">part of it</span>{/if}
+									</div>
+									<p>{thingsIn(group.id, row.id)}</p>
 								</div>
 							{:else}<span class="soft"
 									>{row.id === plan.keptEmpty?.nookId ? 'kept empty, room to grow' : 'free'}</span

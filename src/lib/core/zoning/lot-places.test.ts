@@ -1,0 +1,145 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { demoHome } from '../../data/demo';
+import { apply, NOW } from '../fixtures/tiny-home';
+import { groupOfLots, piecesIn } from '../grouping';
+import { pieceVolumeMl, type Home } from '../model';
+import { placesOfLots } from './lot-places';
+import { doMove, moveOrder } from './move-order';
+
+const demo = demoHome(NOW);
+const NOOKS = ['tall-1', 'tall-2', 'tall-3'] as const;
+const planOf = (groupId: string, shares: readonly number[]) =>
+	shares.map((share, i) => ({ groupId, nookId: NOOKS[i]!, share }) as never) as {
+		groupId: never;
+		nookId: never;
+		share: number;
+	}[];
+const lotsOf = (home: Home, groupId: string) =>
+	[...groupOfLots(home)].filter(([, id]) => id === groupId).map(([lotId]) => home.lots[lotId]!);
+const thingNamed = (home: Home, name: string) =>
+	Object.values(home.things).find((thing) => thing.name === name)!;
+
+const groups = Object.keys(demo.groups).filter((id) => lotsOf(demo, id).length > 0);
+/** The demo home with some lots elsewhere and of other counts, and a plan that parts one group. */
+const cases = fc
+	.record({
+		group: fc.constantFrom(...groups),
+		weights: fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 3 }),
+		shuffle: fc.array(fc.tuple(fc.nat(), fc.nat(3), fc.integer({ min: 1, max: 30 })), {
+			maxLength: 12
+		})
+	})
+	.map(({ group, weights, shuffle }) => {
+		const own = lotsOf(demo, group);
+		const home = apply(demo, (draft) => {
+			for (const [l, n, count] of shuffle) {
+				const lot = draft.lots[own[l % own.length]!.id]!;
+				lot.nookId = (NOOKS[n] ?? null) as never;
+				if (lot.unit === 'pack') lot.count = count - (count % 3 === 0 ? 0.5 : 0);
+			}
+		});
+		const sum = weights.reduce((a, b) => a + b, 0);
+		return {
+			home,
+			group,
+			plan: planOf(
+				group,
+				weights.map((weight) => weight / sum)
+			)
+		};
+	});
+
+describe('which lots of a group live where', () => {
+	it('gives each lot whole, in whole packs but for the one that is started', () => {
+		fc.assert(
+			fc.property(cases, ({ home, group, plan }) => {
+				const shares = placesOfLots(home, group, plan);
+				for (const lot of lotsOf(home, group)) {
+					const own = shares.filter((share) => share.lot.id === lot.id);
+					expect(own.reduce((sum, { count }) => sum + count, 0)).toBeCloseTo(lot.count, 9);
+					expect(own.reduce((sum, { pieces }) => sum + pieces, 0)).toBe(piecesIn(lot));
+					expect(own.filter(({ count }) => !Number.isInteger(count)).length).toBeLessThan(2);
+					if (lot.unit !== 'pack') expect(own).toHaveLength(1);
+				}
+			}),
+			{ seed: 95, numRuns: 200 }
+		);
+	});
+	it('leaves each nook within its largest piece of its share', () => {
+		fc.assert(
+			fc.property(cases, ({ home, group, plan }) => {
+				const shares = placesOfLots(home, group, plan);
+				const total = shares.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+				const piece = Math.max(
+					...shares.map(({ lot, thing, pieces, volumeMl }) =>
+						lot.unit === 'pack' ? pieceVolumeMl(thing) : volumeMl / pieces
+					)
+				);
+				for (const { nookId, share } of plan) {
+					const here = shares.filter((each) => each.nookId === nookId);
+					const ml = here.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+					expect(ml - share * total).toBeLessThanOrEqual(piece + 1e-6);
+				}
+			}),
+			{ seed: 96, numRuns: 200 }
+		);
+	});
+	it('has nothing left to move once all is moved, and changes no count', () => {
+		fc.assert(
+			fc.property(cases, ({ home, group, plan }) => {
+				const after = moveOrder(home, { assignments: plan }).steps.reduce(
+					(now, step) => apply(now, doMove(step)),
+					home
+				);
+				expect(moveOrder(after, { assignments: plan }).steps).toEqual([]);
+				const count = (h: Home) => {
+					const sums = new Map<string, number>();
+					for (const lot of Object.values(h.lots))
+						sums.set(lot.thingId, (sums.get(lot.thingId) ?? 0) + lot.count);
+					return [...sums].map(([id, n]) => [id, Math.round(n * 1e6)]).sort();
+				};
+				expect(count(after)).toEqual(count(home));
+				const nooks = new Set(plan.map(({ nookId }) => nookId as string));
+				for (const lot of lotsOf(after, group)) expect(nooks.has(lot.nookId ?? '')).toBe(true);
+			}),
+			{ seed: 97, numRuns: 200 }
+		);
+	});
+	it('does not move what stands right already', () => {
+		const towels = lotsOf(demo, 'towels');
+		const [bath, hand] = ['bath towels', 'hand towels'].map((name) => thingNamed(demo, name));
+		const home = apply(demo, (draft) => {
+			for (const lot of towels)
+				draft.lots[lot.id]!.nookId = (lot.thingId === bath!.id ? 'tall-1' : 'tall-2') as never;
+		});
+		const ml = (id: string) =>
+			lotsOf(home, 'towels')
+				.filter((lot) => (lot.thingId === bath!.id) === (id === bath!.id))
+				.reduce((sum, lot) => sum + pieceVolumeMl(home.things[lot.thingId]!) * piecesIn(lot), 0);
+		const share = ml(bath!.id) / (ml(bath!.id) + ml(hand!.id));
+		const shares = placesOfLots(home, 'towels', planOf('towels', [share, 1 - share]));
+		for (const { lot, nookId } of shares) expect(lot.nookId).toBe(nookId);
+	});
+	it('parts a lot that is larger than a share, and keeps the rest of a thing together', () => {
+		const home = apply(demo, (draft) => {
+			for (const lot of lotsOf(demo, 'towels')) draft.lots[lot.id]!.nookId = 'dresser-1' as never;
+		});
+		const shares = placesOfLots(home, 'towels', planOf('towels', [1 / 3, 1 / 3, 1 / 3]));
+		const nooksOf = (name: string) =>
+			shares.filter(({ thing }) => thing.name === name).map(({ nookId }) => nookId);
+		expect(nooksOf('bath towels').length).toBe(2);
+		expect(nooksOf('flannels').length).toBe(1);
+	});
+	it('parts no lot where spares are kept apart', () => {
+		const apart = apply(demo, (draft) => {
+			draft.groups['spare' as never] = {
+				...structuredClone(demo.groups['towels' as never] as object),
+				id: 'spare',
+				stockOf: 'towels'
+			} as never;
+		});
+		const shares = placesOfLots(apart, 'towels', planOf('towels', [0.5, 0.5]));
+		expect(new Set(shares.map(({ lot }) => lot.id)).size).toBe(shares.length);
+	});
+});
