@@ -72,6 +72,29 @@ export class Layout {
 		return this.agrees(g, n);
 	}
 
+	/** The cheapest nook with room for a part that stands nowhere, of a list by its own costs; −1 when there is none. */
+	cheapestFit(g: number, list: Int32Array): number {
+		const { N, K, cost, demand } = this.problem;
+		const { free } = this;
+		const row = g * N;
+		const need = demand[g * K]! - CAPACITY_TOLERANCE;
+		let best = -1;
+		let least = Infinity;
+		for (let i = 0; i < list.length; i++) {
+			const n = list[i]!;
+			// Pairs only add to what a part costs alone.
+			if (cost[row + n]! >= least) break;
+			// Most nooks are full: that is seen without a call.
+			if (free[n * K]! < need || !this.fits(g, n)) continue;
+			const sum = this.costAt(g, n);
+			if (sum < least) {
+				best = n;
+				least = sum;
+			}
+		}
+		return best;
+	}
+
 	/** Whether the capacities hold when two parts, which stand in different nooks, change places. */
 	swapFits(g: number, h: number): boolean {
 		const { K, demand } = this.problem;

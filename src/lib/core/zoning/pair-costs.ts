@@ -29,40 +29,42 @@ export class PairSplit {
 	/** What the last `charge` charged. */
 	private readonly first: Float64Array;
 	private readonly second: Float64Array;
-	/** P × N: 1 where both sides may share the nook. */
-	private readonly shares: Uint8Array;
-	/** N × N of one pair: what it costs with its sides in the two nooks. */
-	private readonly price: Float64Array;
+	/** P × N: what the pair costs with both sides in the nook; Infinity where they may not share it. */
+	private readonly shared: Float64Array;
+	/** P × 2 × N: the places that were open to its sides when its charges were last made to fit. */
+	private readonly openThen: Uint8Array;
+	/** N: scratch of `fill`. */
+	private readonly least: Float64Array;
+	/** P: whether the charges fit the start and the places that were open. */
+	private readonly fits: Uint8Array;
 
 	constructor(private readonly problem: AssignmentProblem) {
-		const { N, pairs, cost } = problem;
+		const { N, pairs, cost, distance } = problem;
 		this.start = new Float64Array(pairs.length * N);
 		this.first = new Float64Array(pairs.length * N);
 		this.second = new Float64Array(pairs.length * N);
-		this.shares = new Uint8Array(pairs.length * N);
-		this.price = new Float64Array(N * N);
-		pairs.forEach(({ a, b }, p) => {
-			for (let n = 0; n < N; n++) this.shares[p * N + n] = Number(canShare(problem, a, b, n));
-		});
-		pairs.forEach(({ a, b }, p) => {
-			this.lay(p);
+		this.shared = new Float64Array(pairs.length * N);
+		this.openThen = new Uint8Array(2 * pairs.length * N);
+		this.fits = new Uint8Array(pairs.length);
+		this.least = new Float64Array(N);
+		pairs.forEach(({ a, b, near, together }, p) => {
+			for (let n = 0; n < N; n++)
+				this.shared[p * N + n] = canShare(problem, a, b, n) ? together : Infinity;
 			for (let n = 0; n < N; n++) {
 				if (cost[a * N + n] === Infinity) continue;
-				let least = Infinity;
+				let least = cost[b * N + n] === Infinity ? Infinity : this.shared[p * N + n]!;
 				for (let m = 0; m < N; m++)
-					if (cost[b * N + m] !== Infinity) least = Math.min(least, this.price[n * N + m]!);
+					if (m !== n && cost[b * N + m] !== Infinity)
+						least = Math.min(least, near * distance[n * N + m]!);
 				if (least < Infinity) this.start[p * N + n] = least / 2;
 			}
 		});
 	}
 
-	/** Lays out what pair `p` costs; Infinity where its sides may not share a nook. */
-	private lay(p: number): void {
+	/** What pair `p` costs with its first side in nook n and its second in m. */
+	private price(p: number, n: number, m: number): number {
 		const { N, pairs, distance } = this.problem;
-		const { near, together } = pairs[p]!;
-		for (let cell = 0; cell < N * N; cell++) this.price[cell] = near * distance[cell]!;
-		for (let n = 0; n < N; n++)
-			this.price[n * N + n] = this.shares[p * N + n] ? together : Infinity;
+		return n === m ? this.shared[p * N + n]! : pairs[p]!.near * distance[n * N + m]!;
 	}
 
 	/**
@@ -76,25 +78,26 @@ export class PairSplit {
 		const linear = new Float64Array(G * N);
 		for (let cell = 0; cell < G * N; cell++) linear[cell] = open[cell] ? cost[cell]! : Infinity;
 		const spill = overflow.slice();
-		pairs.forEach(({ a, b }, p) => {
-			this.lay(p);
-			const { price } = this;
+		for (let p = 0; p < pairs.length; p++) {
+			const { a, b } = pairs[p]!;
 			if (fixed[a]! >= 0 || fixed[b]! >= 0) {
 				const isFirst = fixed[a]! >= 0;
 				const other = isFirst ? b : a;
 				const n = fixed[isFirst ? a : b]!;
-				if (n >= N) return;
+				if (n >= N) continue;
 				// With both fixed the charge lands once, on the other's own nook.
 				for (let m = 0; m < N; m++)
 					if (open[other * N + m])
-						linear[other * N + m]! += isFirst ? price[n * N + m]! : price[m * N + n]!;
-				return;
+						linear[other * N + m]! += isFirst ? this.price(p, n, m) : this.price(p, m, n);
+				continue;
 			}
 			const base = p * N;
 			const { first, second } = this;
-			for (let n = 0; n < N; n++) first[base + n] = this.start[base + n]!;
-			this.fill(p, open, 'second');
-			this.fill(p, open, 'first');
+			if (!this.stillFits(p, open)) {
+				for (let n = 0; n < N; n++) first[base + n] = this.start[base + n]!;
+				this.fill(p, open, 'second');
+				this.fill(p, open, 'first');
+			}
 			let most = 0;
 			let mostOther = 0;
 			for (let n = 0; n < N; n++) {
@@ -109,29 +112,66 @@ export class PairSplit {
 			}
 			spill[b]! -= most;
 			spill[a]! -= mostOther;
-		});
+		}
 		return { linear, spill };
 	}
 
-	/** Makes one side's charge of a pair, whose costs are laid out, as large as the other side's leaves room for. */
-	private fill(p: number, open: Uint8Array, side: 'first' | 'second'): void {
+	/**
+	 * Whether the charges of a pair are those that its start gives with these places open: filling up one side from the
+	 * other and back changes nothing the second time. If not, they will be.
+	 */
+	private stillFits(p: number, open: Uint8Array): boolean {
 		const { N, pairs } = this.problem;
+		const { a, b } = pairs[p]!;
+		const then = 2 * p * N;
+		let isSame = this.fits[p] === 1;
+		for (let n = 0; n < N; n++) {
+			const [one, two] = [open[a * N + n]!, open[b * N + n]!];
+			if (this.openThen[then + n] !== one || this.openThen[then + N + n] !== two) isSame = false;
+			this.openThen[then + n] = one;
+			this.openThen[then + N + n] = two;
+		}
+		this.fits[p] = 1;
+		return isSame;
+	}
+
+	/** Makes one side's charge of a pair as large as the other side's leaves room for. */
+	private fill(p: number, open: Uint8Array, side: 'first' | 'second'): void {
+		const { N, pairs, distance } = this.problem;
+		const { near, a, b } = pairs[p]!;
 		const isFirst = side === 'first';
-		const own = isFirst ? pairs[p]!.a : pairs[p]!.b;
-		const other = isFirst ? pairs[p]!.b : pairs[p]!.a;
+		const own = (isFirst ? a : b) * N;
+		const other = (isFirst ? b : a) * N;
 		const mine = this[side];
 		const theirs = isFirst ? this.second : this.first;
+		const { least } = this;
 		const base = p * N;
+		least.fill(Infinity);
+		// Row by row of the distances, which are laid out by the first side's nook; the shared nook is dealt with below.
 		for (let n = 0; n < N; n++) {
-			if (!open[own * N + n]) continue;
-			let least = Infinity;
-			for (let m = 0; m < N; m++) {
-				if (!open[other * N + m]) continue;
-				const left = this.price[isFirst ? n * N + m : m * N + n]! - theirs[base + m]!;
-				if (left < least) least = left;
+			if (!open[a * N + n]) continue;
+			const row = n * N;
+			let most = Infinity;
+			if (isFirst) {
+				for (let m = 0; m < N; m++) {
+					const left = near * distance[row + m]! - theirs[base + m]!;
+					if (left < most && m !== n && open[other + m]) most = left;
+				}
+				least[n] = most;
+			} else {
+				const charged = theirs[base + n]!;
+				for (let m = 0; m < N; m++) {
+					const left = near * distance[row + m]! - charged;
+					if (left < least[m]! && m !== n && open[own + m]) least[m] = left;
+				}
 			}
+		}
+		for (let n = 0; n < N; n++) {
+			if (!open[own + n]) continue;
+			const both = open[other + n] ? this.shared[base + n]! - theirs[base + n]! : Infinity;
+			const left = Math.min(least[n]!, both);
 			// Nothing of the other side goes with it: then only its overflow does, and that pays no pair.
-			mine[base + n] = least < Infinity ? least : 0;
+			mine[base + n] = left < Infinity ? left : 0;
 		}
 	}
 
@@ -141,17 +181,17 @@ export class PairSplit {
 	 * `ways` is written to: it follows the new charges.
 	 */
 	level(ways: Float64Array, bound: number, open: Uint8Array, fixed: Int32Array): void {
-		const { N, pairs } = this.problem;
+		const { N, pairs, distance } = this.problem;
 		const M = N + 1;
 		const mine = new Float64Array(N);
 		const theirs = new Float64Array(N);
 		const alone = (g: number, n: number, charged: number) =>
 			open[g * N + n] ? ways[g * M + n]! - bound - charged : Infinity;
-		pairs.forEach(({ a, b }, p) => {
-			if (fixed[a]! >= 0 || fixed[b]! >= 0) return;
-			this.lay(p);
+		for (let p = 0; p < pairs.length; p++) {
+			const { a, b, near } = pairs[p]!;
+			if (fixed[a]! >= 0 || fixed[b]! >= 0) continue;
 			const base = p * N;
-			const { first, second, price } = this;
+			const { first, second } = this;
 			const before = first.slice(base, base + N);
 			const beforeOther = second.slice(base, base + N);
 			for (let n = 0; n < N; n++) {
@@ -160,8 +200,12 @@ export class PairSplit {
 			}
 			for (let n = 0; n < N; n++) {
 				if (mine[n] === Infinity) continue;
-				let least = Infinity;
-				for (let m = 0; m < N; m++) least = Math.min(least, theirs[m]! + price[n * N + m]!);
+				let least = theirs[n]! + this.shared[base + n]!;
+				const row = n * N;
+				for (let m = 0; m < N; m++) {
+					const both = theirs[m]! + near * distance[row + m]!;
+					if (m !== n && both < least) least = both;
+				}
 				const target = (least - mine[n]!) / 2;
 				if (Number.isFinite(target)) first[base + n]! += DAMP * (target - before[n]!);
 			}
@@ -172,7 +216,10 @@ export class PairSplit {
 				if (open[a * N + n]) ways[a * M + n]! += first[base + n]! - before[n]!;
 				if (open[b * N + n]) ways[b * M + n]! += second[base + n]! - beforeOther[n]!;
 			}
-		});
+			// Filled up from each other, the two sides fit what is open: the next charge has nothing to do.
+			this.fits[p] = 0;
+			this.stillFits(p, open);
+		}
 	}
 
 	/** The split as it stands, to come back to. */
@@ -181,5 +228,6 @@ export class PairSplit {
 	}
 	restore(saved: Float64Array): void {
 		this.start.set(saved);
+		this.fits.fill(0);
 	}
 }

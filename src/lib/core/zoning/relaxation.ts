@@ -86,6 +86,8 @@ export interface ClimbOptions {
 	readonly pace?: number;
 }
 
+/** From so many times the number of its items on, the steps of a room are worth pruning for. */
+const WIDE = 4;
 /** A step that has not raised the bound for so many rounds is made shorter. */
 const PATIENCE = 12;
 const SHORTER = 0.65;
@@ -113,6 +115,7 @@ export class Relaxation {
 	private readonly way: Float64Array;
 	private readonly items: Int32Array;
 	private readonly profits: Float64Array;
+	private readonly dropped: Uint8Array;
 	private readonly row: Float64Array;
 	private took: Uint8Array;
 	private tables = new Float64Array(0);
@@ -133,6 +136,7 @@ export class Relaxation {
 		this.way = new Float64Array(G);
 		this.items = new Int32Array(G);
 		this.profits = new Float64Array(G);
+		this.dropped = new Uint8Array(G);
 		const width = Math.max(0, ...rooms) + 1;
 		this.row = new Float64Array(width);
 		this.took = new Uint8Array(G * width);
@@ -204,6 +208,31 @@ export class Relaxation {
 		return count;
 	}
 
+	/**
+	 * Drops the items that some best filling of the room goes without, and keeps the order of the rest: where the items
+	 * that pay as much or more and weigh no more do not fit beside one together, it can change places with one of them.
+	 */
+	private prune(own: Int32Array, count: number, room: number): number {
+		const { items, profits, dropped } = this;
+		for (let i = 0; i < count; i++) {
+			const w = own[items[i]!]!;
+			const profit = profits[i]!;
+			let left = room - w;
+			for (let j = 0; j < count && left >= 0; j++) {
+				const isBetter = profits[j]! > profit || (profits[j] === profit && j < i);
+				if (isBetter && own[items[j]!]! <= w) left -= own[items[j]!]!;
+			}
+			dropped[i] = Number(left < 0);
+		}
+		let kept = 0;
+		for (let i = 0; i < count; i++)
+			if (!dropped[i]) {
+				items[kept] = items[i]!;
+				profits[kept++] = profits[i]!;
+			}
+		return kept;
+	}
+
 	private evaluate(cost: Float64Array, rooms: Int32Array, fixed: Int32Array): number {
 		const { G, M, weights } = this.model;
 		const { trial, seen, seenAt, items, profits, row } = this;
@@ -226,19 +255,26 @@ export class Relaxation {
 		}
 		for (let m = 0; m < N; m++) {
 			const room = rooms[m]!;
-			const count = room < 0 ? 0 : this.gather(cost, fixed, trial, m, room);
-			if (!count) continue;
+			const gathered = room < 0 ? 0 : this.gather(cost, fixed, trial, m, room);
+			if (!gathered) continue;
 			const own = weights[m]!;
+			// Where the room is narrow, filling the table costs less than looking for what to leave out of it.
+			const count = room > WIDE * gathered ? this.prune(own, gathered, room) : gathered;
 			const width = room + 1;
 			row.fill(0, 0, width);
 			const { took } = this;
 			took.fill(0, 0, count * width);
-			this.work += count * width;
+			this.work += gathered * width;
+			let later = 0;
+			for (let i = 0; i < count; i++) later += own[items[i]!]!;
 			for (let i = 0; i < count; i++) {
 				const w = own[items[i]!]!;
 				const profit = profits[i]!;
 				const base = i * width;
-				for (let r = room; r >= w; r--) {
+				// With less room than all later items leave, nobody asks what this one would do.
+				later -= w;
+				const least = Math.max(w, room - later);
+				for (let r = room; r >= least; r--) {
 					const with_ = row[r - w]! + profit;
 					if (with_ > row[r]!) {
 						row[r] = with_;

@@ -63,6 +63,7 @@ export function searchAssignment(
 		return list.sort((a, b) => of(a) - of(b) || a - b);
 	});
 	const forced = new Forced(G);
+	const cheapest = byOwnCost(problem, allowed);
 	let best: Assignment = new Int32Array(G).fill(-1);
 	let bestObjective = Infinity;
 	let movesDone = 0;
@@ -98,7 +99,14 @@ export function searchAssignment(
 				const g = pickPart(layout, below);
 				const list = allowed[g]!;
 				if (list.length)
-					tryForce(layout, g, list[below(list.length)]!, allowed, forced, heat, random);
+					tryForce(
+						layout,
+						g,
+						list[below(list.length)]!,
+						{ allowed, cheapest, forced },
+						heat,
+						random
+					);
 			} else if (kind < FORCE_SHARE + SWAP_SHARE) trySwap(layout, below(G), below(G), heat, random);
 			else {
 				const g = below(G);
@@ -169,20 +177,11 @@ function pickPart(layout: Layout, below: (limit: number) => number): number {
 	return from;
 }
 
-/** The cheapest nook with room for a part that stands nowhere; −1 when there is none. */
-function cheapestFree(layout: Layout, g: number, allowed: readonly (readonly number[])[]): number {
-	let best = -1;
-	let least = Infinity;
-	for (const n of allowed[g]!) {
-		if (!layout.fits(g, n)) continue;
-		const cost = layout.costAt(g, n);
-		if (cost < least) {
-			best = n;
-			least = cost;
-		}
-	}
-	return best;
-}
+/** Sorts the places of each part by what it costs there without pairs; ties by index. */
+const byOwnCost = ({ N, cost }: AssignmentProblem, allowed: readonly (readonly number[])[]) =>
+	allowed.map((list, g) =>
+		Int32Array.from([...list].sort((a, b) => cost[g * N + a]! - cost[g * N + b]! || a - b))
+	);
 
 /** How many parts in a row may drive out others before a forced move gives up. */
 const CHAIN = 5;
@@ -216,6 +215,13 @@ class Forced {
 	}
 }
 
+/** Places of each part, in the order in which they are tried and by their own costs, and what is in hand. */
+interface ForceWays {
+	readonly allowed: readonly (readonly number[])[];
+	readonly cheapest: readonly Int32Array[];
+	readonly forced: Forced;
+}
+
 /**
  * Puts part `g` into nook `n` whatever stands there. What is driven out finds its cheapest free place, or drives out
  * others in its turn, a few times over. Kept if the whole change is accepted; else all is as it was.
@@ -224,8 +230,7 @@ function tryForce(
 	layout: Layout,
 	g: number,
 	n: number,
-	allowed: readonly (readonly number[])[],
-	forced: Forced,
+	{ allowed, cheapest, forced }: ForceWays,
 	heat: number,
 	random: () => number
 ): boolean {
@@ -240,7 +245,7 @@ function tryForce(
 	let end = 1;
 	for (let link = 0; next < end && link < CHAIN;) {
 		const part = waiting[next++]!;
-		const free = link ? cheapestFree(layout, part, allowed) : layout.fits(part, n) ? n : -1;
+		const free = link ? layout.cheapestFit(part, cheapest[part]!) : layout.fits(part, n) ? n : -1;
 		if (free >= 0) {
 			if (!link) link++;
 			layout.place(part, free);
@@ -259,7 +264,7 @@ function tryForce(
 	}
 	while (next < end) {
 		const part = waiting[next++]!;
-		layout.place(part, cheapestFree(layout, part, allowed));
+		layout.place(part, layout.cheapestFit(part, cheapest[part]!));
 	}
 	const kept = accepts(layout.objective - before, heat, random);
 	if (!kept) {
