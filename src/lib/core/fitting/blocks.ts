@@ -47,6 +47,21 @@ function isMixed(good: Good, clearMm: number, { room, seenFromAbove }: Packing):
 	return pilesOf(good, clearMm).areaMm2 < SMALL_MM2;
 }
 
+/** Lays piles of one kind of goods out in rows from front to back, all turned alike: the way that fits, and covers least. */
+export function rowsOf({ piece }: Good['thing'], piles: number, widthMm: number, depthMm: number) {
+	const ways = [
+		[piece.widthMm, piece.depthMm],
+		[piece.depthMm, piece.widthMm]
+	].map(([across, back]) => {
+		const rows = Math.max(1, Math.min(piles, Math.floor(depthMm / Math.max(1, back!))));
+		const [w, d] = [Math.ceil(piles / rows) * across!, rows * back!];
+		return { w, d, fits: w <= widthMm && d <= depthMm };
+	});
+	const [asIs, turned] = ways as [(typeof ways)[number], (typeof ways)[number]];
+	const isBetter = turned.fits === asIs.fits ? turned.w * turned.d < asIs.w * asIs.d : turned.fits;
+	return isBetter ? turned : asIs;
+}
+
 /** Puts the same or smaller on larger as long as the pile stays low; the largest lie at the bottom. */
 function pileUp(blocks: readonly Block[], highMm: number): Block[] {
 	const piles: Block[] = [];
@@ -78,14 +93,13 @@ function looseBlocks(option: HoldOption, packing: Packing): Block[] {
 		option.loose
 			.filter((good) => !mixed.includes(good))
 			.map((good): Block => {
-				const { piece, name } = good.thing;
 				const { piles, pileMm } = pilesOf(good, clear);
-				const rows = Math.max(1, Math.min(piles, Math.floor(depthMm / Math.max(1, piece.depthMm))));
+				const { w, d } = rowsOf(good.thing, piles, room.widthMm, depthMm);
 				return {
 					...base,
-					names: [name],
-					w: Math.ceil(piles / rows) * piece.widthMm,
-					d: rows * piece.depthMm,
+					names: [good.thing.name],
+					w,
+					d,
 					heightMm: pileMm,
 					volumeMl: good.volumeMl
 				};

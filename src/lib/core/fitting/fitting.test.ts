@@ -18,6 +18,7 @@ import {
 	type FloorItem,
 	type Rect
 } from '.';
+import { rowsOf } from './blocks';
 import { packWhatFits, DEFAULT_FLOOR } from './floor';
 
 const demo = demoHome(NOW);
@@ -92,6 +93,38 @@ describe('packing a floor', () => {
 	});
 	it('has nothing to say against an empty list', () =>
 		expect(packFloor({ x: 0, y: 0, w: 1, d: 1 }, [])).toEqual([]));
+});
+
+describe('goods that stand free in rows', () => {
+	const side = fc.integer({ min: 20, max: 300 });
+	it('fit whenever one way of turning them all fits, and hold every pile', () => {
+		fc.assert(
+			fc.property(
+				side,
+				side,
+				fc.integer({ min: 1, max: 12 }),
+				side,
+				side,
+				(w, d, piles, ...floor) => {
+					const [widthMm, depthMm] = floor.map((mm) => mm * 3) as [number, number];
+					const piece = { widthMm: w, depthMm: d, heightMm: 50 };
+					const block = rowsOf({ piece } as never, piles, widthMm, depthMm);
+					const some = [
+						[w, d],
+						[d, w]
+					].some(([across, back]) => {
+						for (let rows = 1; rows <= piles; rows++)
+							if (rows * back! <= depthMm && Math.ceil(piles / rows) * across! <= widthMm)
+								return true;
+						return false;
+					});
+					expect(block.fits).toBe(some);
+					expect(block.w * block.d).toBeGreaterThanOrEqual(piles * w * d);
+				}
+			),
+			{ seed: 73, numRuns: 300 }
+		);
+	});
 });
 
 describe('what a container holds', () => {

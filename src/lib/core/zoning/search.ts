@@ -31,7 +31,7 @@ export interface SearchResult {
 	readonly stopped: boolean;
 }
 
-export const DEFAULT_SEARCH = { seed: 1, moves: 600_000, restarts: 3 } as const;
+export const DEFAULT_SEARCH = { seed: 1, moves: 1_000_000, restarts: 3 } as const;
 
 const REPORT_EVERY = 20_000;
 /** Share of the moves that try to swap two parts rather than to move one. */
