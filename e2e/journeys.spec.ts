@@ -175,6 +175,12 @@ test('Place: drag a tag with the pointer; a broken rule is said in words', async
 		page.getByText('Frozen vegetables: Frozen goods go in a freezer.').first()
 	).toBeVisible();
 	await expect(page.getByRole('heading', { name: 'Broken rules' })).toBeVisible();
+	await expect(page.getByText('A plan that breaks a rule has no effort')).toBeVisible();
+	// What else is picked up still has its prices.
+	await page.getByRole('button', { name: /^Tag Baking in / }).click();
+	await expect(page.getByRole('button', { name: /: \+\d+$/ }).first()).toBeVisible();
+	await expect(page.getByRole('button', { name: /NaN|∞/ })).toHaveCount(0);
+	await page.keyboard.press('Escape');
 	await page.getByRole('button', { name: /^Undo: Frozen vegetables to/ }).click();
 	await expect(page.getByRole('heading', { name: 'Broken rules' })).toHaveCount(0);
 	// Of a group in two places the part in hand moves; the other stays.

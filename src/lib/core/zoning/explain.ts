@@ -69,26 +69,36 @@ export function partsAt(
 
 /**
  * Prices every nook for parts of one group that move together, with all else in place; the layout is as before when
- * it returns.
+ * it returns. Parts that stand where a hard rule forbids it, or nowhere, are compared with nothing: `extra` is then all
+ * that they would cost.
  */
 export function pricesFor(model: ZoneModel, layout: Layout, parts: readonly number[]): Price[] {
 	const { N, cost } = model.problem;
 	const homes = parts.map((g) => layout.assignment[g]!);
 	const before = layout.objective;
 	const lift = () => parts.forEach((g) => layout.place(g, -1));
+	const isOpen = (g: number, n: number) => n >= 0 && cost[g * N + n] !== Infinity;
+	/** Puts the parts down one by one; what that costs is summed here, since a broken plan has no finite objective. */
+	const put = (at: (i: number) => number) => {
+		let [sum, fits] = [0, true];
+		parts.forEach((g, i) => {
+			fits &&= layout.fits(g, at(i));
+			sum += layout.costAt(g, at(i));
+			layout.place(g, at(i));
+		});
+		return { sum, fits };
+	};
+	lift();
+	const here = parts.every((g, i) => isOpen(g, homes[i]!)) ? put((i) => homes[i]!).sum : 0;
 	lift();
 	const prices = model.places.map((place, n): Price => {
-		const open = parts.every((g) => cost[g * N + n] !== Infinity);
-		const conflict = parts.some((g) => !layout.agrees(g, n));
-		let fits = open;
-		for (const g of open ? parts : []) {
-			fits &&= layout.fits(g, n);
-			layout.place(g, n);
-		}
-		const extra = open ? layout.objective - before : NaN;
-		lift();
 		const hard = parts.map((g) => model.cells[g * N + n]!.hard).find(Boolean) ?? null;
-		return { nookId: place.nook.id, hard, conflict, fits, extra };
+		const conflict = parts.some((g) => !layout.agrees(g, n));
+		if (!parts.every((g) => isOpen(g, n)))
+			return { nookId: place.nook.id, hard, conflict, fits: false, extra: NaN };
+		const { sum, fits } = put(() => n);
+		lift();
+		return { nookId: place.nook.id, hard, conflict, fits, extra: sum - here };
 	});
 	parts.forEach((g, i) => layout.place(g, homes[i]!));
 	layout.objective = before;
@@ -103,7 +113,10 @@ function holders(model: ZoneModel, layout: Layout, n: number, except: number): s
 		.map(({ part }) => part.figures.groupId);
 }
 
-/** Explains where the parts of one group in one nook are: what they cost and why they are not elsewhere. */
+/**
+ * Explains where the parts of one group in one nook are: what they cost and why they are not elsewhere. Null when they
+ * have no place, or one that a hard rule forbids.
+ */
 export function explainParts(
 	model: ZoneModel,
 	layout: Layout,
@@ -115,6 +128,7 @@ export function explainParts(
 	if (!place) return null;
 	const { N } = model.problem;
 	const { figures } = model.parts[g]!;
+	if (parts.some((part) => model.cells[part * N + n]!.hard)) return null;
 	const cell = model.cells[g * N + n]!;
 	const { walk, reach, soft, habit } = cell.parts;
 	const share = parts.reduce((sum, part) => sum + model.parts[part]!.share, 0);

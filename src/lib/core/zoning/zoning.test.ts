@@ -239,6 +239,31 @@ describe('explaining', () => {
 		const wishes = soft.reduce((sum, { effort }) => sum + effort, 0);
 		expect(walk + reach + wishes + habit + partners).toBeCloseTo(reason.cost, 6);
 	});
+	it('prices what can be done while a rule is broken by hand, of that group and of others', () => {
+		const peas = groupNamed(home, 'Frozen vegetables');
+		const shelf = Object.values(home.nooks).find((n) => n.kind === 'shelf')!;
+		const from = result.assignments.find(({ groupId }) => groupId === peas.id)!.nookId;
+		const broken = layoutOf(
+			model,
+			result.assignments.map((each) =>
+				each.groupId === peas.id ? { ...each, nookId: shelf.id } : each
+			)
+		);
+		const pea = partsAt(model, broken, peas.id, shelf.id);
+		expect(explainParts(model, broken, pea)).toBeNull();
+		const back = pricesFor(model, broken, pea).find(({ nookId }) => nookId === from)!;
+		expect(back.extra).toBeCloseTo(
+			explainParts(model, layout, partsAt(model, layout, peas.id, from))!.cost,
+			6
+		);
+		const other = model.parts.findIndex(({ figures }) => figures.groupId !== peas.id);
+		const at = (l: typeof layout) =>
+			pricesFor(model, l, [other]).map(({ extra, hard }) => hard ?? extra);
+		for (const price of at(broken)) expect(price).not.toBeNaN();
+		expect(broken.assignment[pea[0]!]).toBe(
+			model.places.findIndex((place) => place.nook.id === shelf.id)
+		);
+	});
 	it('moves what has no place into a nook, and no further', () => {
 		const bare = { ...toZonePlan(result, 'p', 'Plan', NOW), assignments: [] };
 		const [first] = result.assignments;

@@ -39,8 +39,12 @@
 </script>
 
 <p class="soft mt-2 text-sm">
-	Effort {whole(effort)}: metres walked there and back, reaches and broken wishes counted in metres
-	too. {#if !stale && !broken}{gapText(effort, plan.bound)}{/if}
+	{#if Number.isFinite(effort)}
+		Effort {whole(effort)}: metres walked there and back, reaches and broken wishes counted in
+		metres too. {#if !stale && !broken}{gapText(effort, plan.bound)}{/if}
+	{:else}
+		A plan that breaks a rule has no effort to compare: mend what is named below, or solve again.
+	{/if}
 </p>
 {#if job.state.kind === 'running'}
 	<p role="status" class="measure mt-2 text-sm">

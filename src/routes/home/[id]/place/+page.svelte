@@ -82,11 +82,13 @@
 	type Meaning = { text: string; tone: 'good' | 'fair' | 'bad'; why?: string };
 	const prices = $derived.by(() => {
 		if (!held || !heldPrices.length) return undefined;
-		// What has no place yet is compared with the best that it could have.
-		const least = held.nookId
+		// What has no place yet, or one that a rule forbids, is compared with the best that it could have.
+		const own = heldPrices.find((price) => price.nookId === held?.nookId);
+		const isPlaced = !!own && !own.hard;
+		const least = isPlaced
 			? 0
 			: Math.min(...heldPrices.filter((price) => price.fits).map((price) => price.extra));
-		const here = held.nookId ? 'here' : 'best';
+		const here = isPlaced ? 'here' : 'best';
 		return new Map(
 			heldPrices.map((price): [string, Meaning] => {
 				if (price.hard)
