@@ -4,118 +4,42 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import Sun from '@lucide/svelte/icons/sun';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
+	import Undo2 from '@lucide/svelte/icons/undo-2';
 	import { toast } from 'svelte-sonner';
 	import { goto } from '$app/navigation';
-	import {
-		isZip,
-		MAX_FILE_BYTES,
-		MAX_ZIP_BYTES,
-		readHomeFile,
-		type FileIssue
-	} from '$lib/core/interchange';
-	import { applyEdit, HomeId, makeHome, type Home } from '$lib/core/model';
-	import {
-		deleteHome,
-		DEMO_ID,
-		listHomes,
-		listPhotos,
-		loadHome,
-		putHome,
-		putPhotos,
-		type HomeRow
-	} from '$lib/data';
-	import { fileIssueText } from '$lib/messages/files';
+	import { dayOf } from '$lib/core/model';
+	import { DEMO_ID, type HomeRow } from '$lib/data';
 	import { dateText } from '$lib/messages/clearing';
-	import { now } from '$lib/state/clock';
+	import { fileIssueText } from '$lib/messages/files';
+	import { mendText, troubleText } from '$lib/messages/store';
+	import { now } from '$lib/state/clock.svelte';
 	import { getDb } from '$lib/state/database';
+	import { HomesDesk } from '$lib/state/homes-desk.svelte';
 	import { newId } from '$lib/state/ids';
+	import { readFile } from '$lib/state/read-file';
 	import { theme } from '$lib/state/theme.svelte';
 
-	let homes = $state.raw<HomeRow[] | null>(null);
+	const desk = new HomesDesk({ db: getDb, now, newId, open: (id) => goto(`/home/${id}`) });
+	const homes = $derived(desk.homes);
 	let name = $state('');
-	let issues = $state.raw<{ file: string; issues: readonly FileIssue[] } | null>(null);
-	let failed = $state('');
+	$effect(() => void desk.refresh());
 
-	const refresh = async () => (homes = await listHomes(await getDb()));
-	$effect(() => {
-		refresh().catch((error: unknown) => {
-			failed = error instanceof Error ? error.message : String(error);
-		});
-	});
-
-	async function keep(home: Home) {
-		await putHome(await getDb(), home, now());
-		await goto(`/home/${home.id}`);
-	}
-	async function make(event: SubmitEvent) {
-		event.preventDefault();
-		const words = name.trim();
-		if (!words) return;
-		const bare = makeHome({ id: newId(), name: words.slice(0, 200), now: now() });
-		// Loaded only now: the first screen does without it.
-		const { addUsualKinds } = await import('$lib/core/fitting');
-		await keep(applyEdit(bare, addUsualKinds()).home);
-	}
-	type Read =
-		| { ok: true; home: Home; photos: ReadonlyMap<string, Uint8Array>; lostPhotos: number }
-		| { ok: false; issues: readonly FileIssue[] };
-	/** Reads a text file or an archive; a far too large one is refused before it is read into memory. */
-	async function read(file: File): Promise<Read> {
-		const archive = /\.zip$/i.test(file.name);
-		const limit = archive ? MAX_ZIP_BYTES : MAX_FILE_BYTES;
-		if (file.size > limit)
-			return { ok: false, issues: [{ code: 'file-too-large', bytes: file.size, limit }] };
-		const bytes = new Uint8Array(await file.arrayBuffer());
-		if (archive || isZip(bytes)) {
-			// Loaded only now: the first screen does without it.
-			const { readHomeZip } = await import('$lib/core/interchange/home-zip');
-			return readHomeZip(bytes);
-		}
-		const result = readHomeFile(new TextDecoder().decode(bytes));
-		return result.ok ? { ...result, photos: new Map(), lostPhotos: 0 } : result;
-	}
 	async function importFile(file: File) {
-		issues = null;
-		const result = await read(file);
-		if (!result.ok) {
-			issues = { file: file.name, issues: result.issues };
-			return;
-		}
-		const taken = homes?.some((row) => row.id === result.home.id);
-		// A home of the same id stays as it is; the file becomes a second one beside it.
-		const home = taken
-			? {
-					...result.home,
-					id: HomeId.parse(newId()),
-					name: `${result.home.name} (imported)`.slice(0, 200)
-				}
-			: result.home;
-		await putPhotos(await getDb(), home.id, result.photos);
-		if (result.lostPhotos)
+		const read = await readFile(file, { newId, now });
+		await desk.take(file.name, read);
+		if (read.ok && read.lostPhotos)
 			toast.warning(
-				`${result.lostPhotos} ${result.lostPhotos === 1 ? 'picture was' : 'pictures were'} not in the archive, or no picture. Everything else came along.`
+				`${read.lostPhotos} ${read.lostPhotos === 1 ? 'picture was' : 'pictures were'} not in the archive, or no picture. Everything else came along.`
 			);
-		await keep(home);
 	}
 	async function remove(row: HomeRow) {
-		const db = await getDb();
-		const loaded = await loadHome(db, row.id);
-		const photos = await listPhotos(db, row.id);
-		await deleteHome(db, row.id);
-		await refresh();
+		await desk.putAway(row.id);
 		toast(`“${row.head.name}” was deleted.`, {
 			duration: 20_000,
-			action: loaded.ok
-				? {
-						label: 'Undo',
-						onClick: () =>
-							void putHome(db, loaded.home, now())
-								.then(() => putPhotos(db, row.id, photos))
-								.then(refresh)
-					}
-				: undefined
+			action: { label: 'Undo', onClick: () => void desk.bringBack(row.id) }
 		});
 	}
+	const SHOWN_MENDS = 5;
 </script>
 
 <svelte:head><title>Keep Nook</title></svelte:head>
@@ -143,16 +67,16 @@
 		>
 	</header>
 
-	{#if failed}
-		<p role="alert" class="mb-4">
-			The browser does not let this page store anything: {failed}. Leave private mode or free some
-			space.
-		</p>
+	{#if desk.trouble}
+		<div role="alert" class="mb-4 border-l-4 pl-3" style="border-color:var(--color-error)">
+			<p>{troubleText(desk.trouble)} Nothing here has changed.</p>
+			<button class="tool mt-2" onclick={() => desk.refresh()}>Try again</button>
+		</div>
 	{/if}
 
 	<section aria-labelledby="homes" class="mb-8">
 		<h2 id="homes" class="mb-2">Homes</h2>
-		{#if homes === null && !failed}
+		{#if homes === null && !desk.trouble}
 			<p role="status" class="soft">Looking …</p>
 		{:else if homes?.length}
 			<ul>
@@ -162,13 +86,13 @@
 							class="flex min-h-14 flex-1 flex-col justify-center py-2 text-lg hover:underline"
 							href="/home/{row.id}"
 						>
-							<b>{row.head.name}</b>
-							<span class="soft text-base">changed {dateText(row.changedAt.slice(0, 10))}</span>
+							<b>{row.head?.name || 'A home without a name'}</b>
+							<span class="soft text-base">changed {dateText(dayOf(row.changedAt))}</span>
 						</a>
 						<button
 							class="tool tool-quiet"
 							onclick={() => remove(row)}
-							aria-label="Delete {row.head.name}"><Trash2 size={18} />Delete</button
+							aria-label="Delete {row.head?.name}"><Trash2 size={18} />Delete</button
 						>
 					</li>
 				{/each}
@@ -177,6 +101,32 @@
 			<p class="soft">None yet. Make one of your own, or walk round the demo home first.</p>
 		{/if}
 	</section>
+
+	{#if desk.deleted.length}
+		<details class="mb-8">
+			<summary class="min-h-11 cursor-pointer font-semibold"
+				>Deleted homes ({desk.deleted.length})</summary
+			>
+			<p class="soft mb-2">They go for good after 30 days.</p>
+			<ul>
+				{#each desk.deleted as row (row.id)}
+					<li class="rule-top flex flex-wrap items-center gap-2 py-1">
+						<span class="flex-1"
+							>{row.head?.name}, deleted {dateText(dayOf(row.deletedAt!))}, last changed {dateText(
+								dayOf(row.changedAt)
+							)}</span
+						>
+						<button class="tool" onclick={() => desk.bringBack(row.id)}
+							><Undo2 size={18} />Bring it back</button
+						>
+						<button class="tool tool-quiet" onclick={() => desk.purge([row.id])}
+							><Trash2 size={18} />Delete for good</button
+						>
+					</li>
+				{/each}
+			</ul>
+		</details>
+	{/if}
 
 	<div class="grid gap-8 md:grid-cols-3">
 		<section aria-labelledby="demo">
@@ -192,7 +142,13 @@
 		</section>
 		<section aria-labelledby="new">
 			<h2 id="new" class="mb-2">Begin your own</h2>
-			<form onsubmit={make} class="flex flex-col gap-3">
+			<form
+				onsubmit={(event) => {
+					event.preventDefault();
+					void desk.make(name);
+				}}
+				class="flex flex-col gap-3"
+			>
 				<label class="flex flex-col gap-1"
 					>What do you call it?
 					<input class="box" bind:value={name} required maxlength="200" placeholder="Our flat" />
@@ -220,12 +176,44 @@
 					}}
 				/>
 			</label>
-			{#if issues}
+			{#if desk.refused}
+				{@const { file, issues, mended } = desk.refused}
 				<div role="alert" class="mt-3 border-l-4 pl-3" style="border-color:var(--color-error)">
-					<b>“{issues.file}” was not imported. Nothing here has changed.</b>
+					<b>“{file}” was not imported. Nothing here has changed.</b>
 					<ul>
-						{#each issues.issues as issue, i (i)}<li>{fileIssueText(issue)}</li>{/each}
+						{#each issues as issue, i (i)}<li>{fileIssueText(issue)}</li>{/each}
 					</ul>
+					{#if mended}
+						<p class="mt-2">It can be brought in with what is wrong left out:</p>
+						<ul class="list-disc pl-5">
+							{#each mended.mends.slice(0, SHOWN_MENDS) as mend, i (i)}<li>
+									{mendText(mend)}
+								</li>{/each}
+							{#if mended.mends.length > SHOWN_MENDS}<li>
+									and {mended.mends.length - SHOWN_MENDS} more.
+								</li>{/if}
+						</ul>
+						<button class="tool mt-2" onclick={() => desk.takeMended()}>Bring it in mended</button>
+					{/if}
+				</div>
+			{/if}
+			{#if desk.clash}
+				{@const { there, incoming } = desk.clash}
+				<div role="alert" class="mt-3 border-l-4 pl-3" style="border-color:var(--color-primary)">
+					<p>
+						<b>This home is here already</b>: “{there.head?.name}”, {there.deletedAt
+							? `deleted ${dateText(dayOf(there.deletedAt))}`
+							: `changed ${dateText(dayOf(there.changedAt))}`}. Nothing has been changed yet.
+					</p>
+					<div class="mt-2 flex flex-col items-start gap-2">
+						<button class="tool" onclick={() => desk.settle('both')}
+							>Keep both, the file as “{incoming.home.name} (imported)”</button
+						>
+						<button class="tool" onclick={() => desk.settle('replace')}
+							>Replace it; the old one can be brought back</button
+						>
+						<button class="tool tool-quiet" onclick={() => desk.settle('neither')}>Cancel</button>
+					</div>
 				</div>
 			{/if}
 		</section>

@@ -1,14 +1,9 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { HistoryStep, StepChange } from '../core/commands/timeline';
 import type { HomeHead, Patch } from '../core/model';
 
-/** One step of a home's history: what was done, forwards and back. */
-export interface HistoryRow {
+export interface HistoryRow extends HistoryStep {
 	readonly homeId: string;
-	readonly seq: number;
-	readonly label: string;
-	readonly at: string;
-	readonly patches: Patch[];
-	readonly inverse: Patch[];
 }
 
 export interface HomeRow {
@@ -21,6 +16,8 @@ export interface HomeRow {
 	/** Sequence number of the last step that is in force; later ones can be redone. */
 	readonly cursor: number;
 	readonly changedAt: string;
+	/** ISO instant; set: it is put away, and can be brought back with all its history. */
+	readonly deletedAt?: string | null;
 }
 
 export interface RecordRow {
@@ -30,38 +27,79 @@ export interface RecordRow {
 	readonly value: unknown;
 }
 
+/** One write to a home: a tab that missed some catches up by these, without reading the whole home again. */
+export interface ChangeRow {
+	readonly homeId: string;
+	/** Revision of the home after it. */
+	readonly revision: number;
+	/** Id of what was done: a tab that never heard whether its write went through finds it here. */
+	readonly entryId: string;
+	readonly patches: readonly Patch[];
+	readonly change: StepChange;
+}
+
 /** A picture of a nook, shrunk; it belongs to a home and goes with it. */
 export interface PhotoRow {
 	readonly homeId: string;
 	readonly id: string;
 	readonly type: 'image/jpeg';
 	readonly bytes: ArrayBuffer;
+	/** ISO instant; older rows have none. */
+	readonly addedAt?: string;
+}
+
+/** What was found of a damaged home before it was repaired, as it was stored. */
+export interface WreckRow {
+	readonly homeId: string;
+	/** ISO instant of the repair. */
+	readonly at: string;
+	readonly raw: unknown;
 }
 
 export interface KeepNookDb extends DBSchema {
 	homes: { key: string; value: HomeRow };
 	records: { key: [string, string, string]; value: RecordRow };
 	history: { key: [string, number]; value: HistoryRow };
+	changes: { key: [string, number]; value: ChangeRow };
 	photos: { key: [string, string]; value: PhotoRow };
+	wrecks: { key: [string, string]; value: WreckRow };
 }
 export type Db = IDBPDatabase<KeepNookDb>;
+/** Stores whose rows belong to one home. */
+export const HOME_STORES = ['records', 'history', 'changes', 'photos', 'wrecks'] as const;
 
 export const DB_NAME = 'keepnook';
 /** Layout of the stores; a ladder in `upgrade`, apart from the migration of records. */
-export const DB_VERSION = 2;
+export const DB_VERSION = 3;
+/** Opening takes milliseconds; after this long something holds it up, ms. */
+const PATIENCE_MS = 8000;
+
+/** Opening was not refused and not done either. */
+export class NoAnswer extends Error {
+	override name = 'NoAnswerError';
+	constructor(readonly blocked: boolean) {
+		super('The browser did not open its storage in time.');
+	}
+}
 
 export interface DbEvents {
 	/** Another tab holds an older layout open. */
 	readonly onBlocked?: () => void;
-	/** This tab holds an older layout open; it is closed so that the other may go on. */
+	/** This tab holds an older layout open, or its data is being cleared; it is closed so that the other may go on. */
 	readonly onReplaced?: () => void;
 	/** The browser ended the connection. */
 	readonly onTerminated?: () => void;
+	readonly patienceMs?: number;
 }
 
-/** Opens the database, making or upgrading its stores. */
-export function openDatabase({ onBlocked, onReplaced, onTerminated }: DbEvents = {}): Promise<Db> {
-	return openDB<KeepNookDb>(DB_NAME, DB_VERSION, {
+/**
+ * Opens the database, making or upgrading its stores.
+ * @throws NoAnswer when it takes longer than `patienceMs`; what the browser says when it refuses.
+ */
+export function openDatabase(events: DbEvents = {}): Promise<Db> {
+	let blocked = false;
+	let late = false;
+	const opening = openDB<KeepNookDb>(DB_NAME, DB_VERSION, {
 		upgrade(db, from) {
 			if (from < 1) {
 				db.createObjectStore('homes', { keyPath: 'id' });
@@ -69,12 +107,37 @@ export function openDatabase({ onBlocked, onReplaced, onTerminated }: DbEvents =
 				db.createObjectStore('history', { keyPath: ['homeId', 'seq'] });
 			}
 			if (from < 2) db.createObjectStore('photos', { keyPath: ['homeId', 'id'] });
+			if (from < 3) {
+				db.createObjectStore('changes', { keyPath: ['homeId', 'revision'] });
+				db.createObjectStore('wrecks', { keyPath: ['homeId', 'at'] });
+			}
 		},
-		blocked: () => onBlocked?.(),
+		blocked: () => {
+			blocked = true;
+			events.onBlocked?.();
+		},
 		blocking(_current, _blocked, event) {
 			(event.target as IDBDatabase).close();
-			onReplaced?.();
+			events.onReplaced?.();
 		},
-		terminated: () => onTerminated?.()
+		terminated: () => events.onTerminated?.()
+	});
+	return new Promise<Db>((settle, fail) => {
+		const timer = setTimeout(() => {
+			late = true;
+			fail(new NoAnswer(blocked));
+		}, events.patienceMs ?? PATIENCE_MS);
+		opening.then(
+			(db) => {
+				clearTimeout(timer);
+				// Nobody waits for it any more; an open one would hold up the next.
+				if (late) db.close();
+				else settle(db);
+			},
+			(error: unknown) => {
+				clearTimeout(timer);
+				fail(error);
+			}
+		);
 	});
 }

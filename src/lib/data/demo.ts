@@ -6,6 +6,8 @@ import {
 	blankNook,
 	blankThing,
 	categoryOf,
+	dayOf,
+	instantOn,
 	Home,
 	makeHome,
 	type Group,
@@ -158,6 +160,10 @@ function lotOf(
 	};
 }
 
+/** Gives the parts of a list ids by their order. */
+const numbered = <Part extends object>(parts: readonly Part[], kind: string) =>
+	parts.map((part, i) => ({ id: `${kind}-${i + 1}`, ...part }));
+
 const withIds = <Row extends { key: string }>(rows: readonly Row[]) =>
 	Object.fromEntries(rows.map(({ key, ...row }) => [key, { id: key, ...row }]));
 
@@ -189,7 +195,7 @@ function groupsOf(rows: readonly StockRow[]): Record<string, unknown> {
  * @example Object.keys(demoHome('2026-03-02T09:00:00.000Z').nooks).length // 73
  */
 export function demoHome(now: string): Home {
-	const today = now.slice(0, 10);
+	const today = dayOf(now);
 	const rows = stock as StockRow[];
 	const parsed = rows.flatMap((row) =>
 		row.things.map((text) => ({ row, parsed: readThing(text) }))
@@ -207,12 +213,25 @@ export function demoHome(now: string): Home {
 		rented: true,
 		people: withIds(house.people),
 		pets: withIds(house.pets),
-		rooms: withIds(house.rooms.map((room) => ({ obstacles: [], sockets: [], ...room }))),
+		rooms: withIds(
+			house.rooms.map((room) => ({
+				...room,
+				outline: numbered(room.outline, 'corner'),
+				doors: numbered(room.doors, 'door'),
+				obstacles: numbered(room.obstacles ?? [], 'obstacle'),
+				sockets: numbered(room.sockets ?? [], 'socket')
+			}))
+		),
 		runs: withIds(house.runs.map(({ room, ...run }) => ({ ...run, roomId: room }))),
 		stations: withIds(house.stations.map(({ room, ...station }) => ({ ...station, roomId: room }))),
 		cabinets: withIds(house.cabinets.map(({ run, ...cabinet }) => ({ ...cabinet, runId: run }))),
 		nooks: withIds(
-			house.nooks.map(({ cabinet, ...nook }) => ({ ...blankNook(), ...nook, cabinetId: cabinet }))
+			house.nooks.map(({ cabinet, ...nook }) => ({
+				...blankNook(),
+				...nook,
+				obstructions: numbered(nook.obstructions ?? [], 'obstruction'),
+				cabinetId: cabinet
+			}))
 		),
 		things: byId(things.map(({ thing }) => thing)),
 		lots: byId(lots),
@@ -262,8 +281,8 @@ export function demoHome(now: string): Home {
 						{
 							id,
 							nookId,
-							startedAt: `${on}T09:30:00.000Z`,
-							endedAt: `${on}T11:00:00.000Z`,
+							startedAt: instantOn(on, 9 * 60 + 30),
+							endedAt: instantOn(on, 11 * 60),
 							plannedMin,
 							workedMin,
 							runningSince: null,

@@ -1,152 +1,260 @@
-import { migrate, parseHome, type FileIssue } from '../core/interchange';
+import { carryUp, parseHome, repairHome, type Mend } from '../core/interchange';
 import {
-	changedRecords,
 	COLLECTION_NAMES,
 	headOf,
 	HOME_VERSION,
-	type CollectionName,
+	HomeId,
 	type Home,
-	type HomeHead,
-	type Patch
+	type HomeHead
 } from '../core/model';
-import type { Db, HistoryRow, HomeRow, RecordRow } from './database';
-
-/** How many steps of history are kept for undo. */
-export const HISTORY_LIMIT = 200;
+import type { Timeline } from '../core/commands/timeline';
+import {
+	HOME_STORES,
+	type ChangeRow,
+	type Db,
+	type HistoryRow,
+	type HomeRow,
+	type RecordRow
+} from './database';
+import { fire } from './fire';
 
 /** All rows of one home, whatever their later key parts. */
 export const rowsOf = (homeId: string) => IDBKeyRange.bound([homeId], [homeId, []]);
 
-export interface LoadedHome {
-	readonly home: Home;
+export interface LoadedHome extends Timeline {
 	readonly revision: number;
-	readonly cursor: number;
-	readonly history: readonly HistoryRow[];
+	/** Ids of what was written last, by any tab. */
+	readonly written: ReadonlySet<string>;
+	/** What was mended, when it was found damaged. */
+	readonly mends: readonly Mend[];
 }
-export type LoadResult =
-	| ({ readonly ok: true } & LoadedHome)
+export type LoadFailure =
 	| { readonly ok: false; readonly code: 'not-found' }
-	| { readonly ok: false; readonly code: 'newer'; readonly version: number }
-	| { readonly ok: false; readonly code: 'damaged'; readonly issues: readonly FileIssue[] };
+	| { readonly ok: false; readonly code: 'deleted'; readonly name: string }
+	| { readonly ok: false; readonly code: 'newer'; readonly version: number };
+export type LoadResult = ({ readonly ok: true } & LoadedHome) | LoadFailure;
 
-/** Lists the heads of all homes, last changed first. */
+/** Lists the heads of all homes, last changed first; those put away too. */
 export async function listHomes(db: Db): Promise<HomeRow[]> {
 	const rows = await db.getAll('homes');
 	return rows.sort((a, b) => (a.changedAt < b.changedAt ? 1 : -1));
 }
 
-/** Reads a whole home and its history in one transaction, parsed like any file that comes in. */
-export async function loadHome(db: Db, homeId: string): Promise<LoadResult> {
-	const tx = db.transaction(['homes', 'records', 'history']);
-	const [row, records, history] = await Promise.all([
+interface Stored {
+	readonly row: HomeRow;
+	readonly records: readonly RecordRow[];
+	readonly history: readonly HistoryRow[];
+	readonly changes: readonly ChangeRow[];
+}
+
+async function readStored(db: Db, homeId: string): Promise<Stored | null> {
+	const tx = db.transaction(['homes', 'records', 'history', 'changes']);
+	const [row, records, history, changes] = await Promise.all([
 		tx.objectStore('homes').get(homeId),
 		tx.objectStore('records').getAll(rowsOf(homeId)),
-		tx.objectStore('history').getAll(rowsOf(homeId))
+		tx.objectStore('history').getAll(rowsOf(homeId)),
+		tx.objectStore('changes').getAll(rowsOf(homeId))
 	]);
 	await tx.done;
-	if (!row) return { ok: false, code: 'not-found' };
-	if (row.version > HOME_VERSION) return { ok: false, code: 'newer', version: row.version };
+	return row ? { row, records, history, changes } : null;
+}
+
+/** Puts a home together from its rows, as it would stand in a file; nothing is checked yet. */
+function rawHome({ row, records }: Pick<Stored, 'row' | 'records'>): Record<string, unknown> {
 	const raw: Record<string, unknown> = { ...row.head };
-	for (const name of COLLECTION_NAMES) raw[name] = {};
+	for (const name of COLLECTION_NAMES) raw[name] = Object.create(null);
 	for (const { collection, id, value } of records)
-		((raw[collection] ??= {}) as Record<string, unknown>)[id] = value;
-	const parsed = parseHome(migrate(raw, row.version));
-	if (!parsed.ok) return { ok: false, code: 'damaged', issues: parsed.issues };
-	if (row.version < HOME_VERSION) {
-		// Every record is written anew, and steps back into the older layout are given up with their history.
-		await putHome(db, parsed.home, row.changedAt);
-		return { ok: true, home: parsed.home, revision: row.revision + 1, cursor: 0, history: [] };
-	}
-	return { ok: true, home: parsed.home, revision: row.revision, cursor: row.cursor, history };
+		if (Object.hasOwn(raw, collection)) (raw[collection] as Record<string, unknown>)[id] = value;
+	return raw;
 }
 
-/** Stores a whole home in one transaction, in the place of any of the same id. */
-export async function putHome(db: Db, home: Home, now: string): Promise<void> {
-	const tx = db.transaction(['homes', 'records', 'history'], 'readwrite');
-	const before = await tx.objectStore('homes').get(home.id);
-	void tx.objectStore('records').delete(rowsOf(home.id));
-	void tx.objectStore('history').delete(rowsOf(home.id));
-	void tx.objectStore('homes').put({
-		id: home.id,
-		version: HOME_VERSION,
-		head: headOf(home),
-		revision: (before?.revision ?? 0) + 1,
-		cursor: 0,
-		changedAt: now
-	});
-	for (const collection of COLLECTION_NAMES)
-		for (const [id, value] of Object.entries(home[collection]))
-			void tx.objectStore('records').put({ homeId: home.id, collection, id, value });
-	await tx.done;
+/** Reads all that is stored of a home, as it is, for a file to be looked into; null when there is nothing. */
+export async function readRawHome(db: Db, homeId: string): Promise<unknown> {
+	const stored = await readStored(db, homeId);
+	const wrecks = await db.getAll('wrecks', rowsOf(homeId));
+	return stored || wrecks.length
+		? { format: 'keepnook-raw', version: stored?.row.version, stored, wrecks }
+		: null;
 }
 
-/** Takes a home away with its history and its pictures. */
-export async function deleteHome(db: Db, homeId: string): Promise<void> {
-	const tx = db.transaction(['homes', 'records', 'history', 'photos'], 'readwrite');
-	void tx.objectStore('homes').delete(homeId);
-	void tx.objectStore('records').delete(rowsOf(homeId));
-	void tx.objectStore('photos').delete(rowsOf(homeId));
-	void tx.objectStore('history').delete(rowsOf(homeId));
-	await tx.done;
-}
-
-export interface Write {
-	readonly homeId: string;
-	/** The home after the change. */
-	readonly home: Home;
-	/** What is applied to the stored home. */
-	readonly patches: readonly Patch[];
-	/** Revision that the change was made on; another one in the store is a conflict. */
-	readonly baseRevision: number;
-	readonly now: string;
-	/** A new step, or a move of the cursor over steps that are there. */
-	readonly step:
-		| { readonly kind: 'new'; readonly label: string; readonly inverse: Patch[] }
-		| { readonly kind: 'cursor'; readonly cursor: number };
-}
-export type WriteResult =
-	| { readonly ok: true; readonly revision: number; readonly cursor: number }
-	| { readonly ok: false; readonly code: 'conflict' | 'gone' };
+const READ_AGAIN = 3;
 
 /**
- * Writes a change in one transaction: the changed records, the head, the step of history, the revision.
- * Either all of it is stored or nothing; a home changed meanwhile by another tab is left as it is.
+ * Reads a whole home and its history in one transaction, parsed like any file that comes in. An older layout is carried
+ * up; a damaged home is repaired, what was found is put aside, and what was mended is told.
+ * @param now ISO instant of a repair.
  */
-export async function writeChange(db: Db, write: Write): Promise<WriteResult> {
-	const { homeId, home, patches, step, now } = write;
-	const tx = db.transaction(['homes', 'records', 'history'], 'readwrite');
-	const homes = tx.objectStore('homes');
-	const row = await homes.get(homeId);
-	if (!row || row.revision !== write.baseRevision) {
+export async function loadHome(
+	db: Db,
+	homeId: string,
+	now: string,
+	tries = READ_AGAIN
+): Promise<LoadResult> {
+	const stored = await readStored(db, homeId);
+	if (!stored) return { ok: false, code: 'not-found' };
+	const { row, history, changes } = stored;
+	if (row.deletedAt) return { ok: false, code: 'deleted', name: row.head?.name ?? '' };
+	if (row.version > HOME_VERSION) return { ok: false, code: 'newer', version: row.version };
+	const raw = rawHome(stored);
+	const written = new Set(changes.map(({ entryId }) => entryId));
+	const carried = row.version >= 1 ? carryUp(raw, row.version) : raw;
+	const parsed = parseHome(carried);
+	if (parsed.ok && row.version === HOME_VERSION && parsed.home.id === homeId) {
+		const { home } = parsed;
+		const steps = history.map((step) => ({ ...step, id: step.id ?? `${step.seq}@${step.at}` }));
+		return {
+			ok: true,
+			home,
+			revision: row.revision,
+			cursor: row.cursor,
+			history: steps,
+			written,
+			mends: []
+		};
+	}
+	// Every record is written anew, and steps back into what is no more are given up with their history.
+	const repaired = parsed.ok
+		? { home: parsed.home, mends: [] as readonly Mend[] }
+		: // A home of the database is always some record, so that something can always be made of it.
+			repairHome(carried ?? raw, { id: homeId, now })!;
+	const home: Home = { ...repaired.home, id: HomeId.parse(homeId) };
+	const wreck = repaired.mends.length ? { homeId, at: now, raw } : null;
+	const done = await rewriteHome(db, home, row.revision, row.changedAt, wreck);
+	if (!done) {
+		if (tries > 1) return loadHome(db, homeId, now, tries - 1);
+		throw new Error('Another tab keeps changing this home. Close it and try again.');
+	}
+	return {
+		ok: true,
+		home,
+		revision: row.revision + 1,
+		cursor: 0,
+		history: [],
+		written: new Set(),
+		mends: repaired.mends
+	};
+}
+
+type WholeTx = ReturnType<typeof wholeTransaction>;
+const wholeTransaction = (db: Db) => db.transaction(['homes', ...HOME_STORES], 'readwrite');
+
+function putRecords(tx: WholeTx, home: Home): void {
+	for (const collection of COLLECTION_NAMES)
+		for (const [id, value] of Object.entries(home[collection]))
+			fire(tx.objectStore('records').put({ homeId: home.id, collection, id, value }));
+}
+
+const rowFor = (home: Home, revision: number, changedAt: string): HomeRow => ({
+	id: home.id,
+	version: HOME_VERSION,
+	head: headOf(home) satisfies HomeHead,
+	revision,
+	cursor: 0,
+	changedAt,
+	deletedAt: null
+});
+
+/** Writes all of a home anew, if it still has the revision that was read. */
+async function rewriteHome(
+	db: Db,
+	home: Home,
+	revision: number,
+	changedAt: string,
+	wreck: { homeId: string; at: string; raw: unknown } | null
+): Promise<boolean> {
+	const tx = wholeTransaction(db);
+	const row = await tx.objectStore('homes').get(home.id);
+	if (row?.revision !== revision) {
 		tx.abort();
 		await tx.done.catch(() => undefined);
-		return { ok: false, code: row ? 'conflict' : 'gone' };
+		return false;
 	}
-	for (const { collection, id } of changedRecords(patches)) {
-		if (collection === 'head') continue;
-		const value = (home[collection as CollectionName] as Record<string, unknown>)[id];
-		if (value === undefined) void tx.objectStore('records').delete([homeId, collection, id]);
-		else void tx.objectStore('records').put({ homeId, collection, id, value } satisfies RecordRow);
-	}
-	const history = tx.objectStore('history');
-	let cursor = step.kind === 'cursor' ? step.cursor : row.cursor + 1;
-	if (step.kind === 'new') {
-		void history.delete(IDBKeyRange.bound([homeId, cursor], [homeId, Infinity]));
-		void history.put({
-			homeId,
-			seq: cursor,
-			label: step.label,
-			at: now,
-			patches: [...patches],
-			inverse: step.inverse
-		});
-		if (cursor > HISTORY_LIMIT)
-			void history.delete(IDBKeyRange.bound([homeId, 0], [homeId, cursor - HISTORY_LIMIT]));
-	}
-	cursor = Math.max(0, cursor);
-	const revision = row.revision + 1;
-	const head: HomeHead = headOf(home);
-	void homes.put({ ...row, version: HOME_VERSION, head, revision, cursor, changedAt: now });
+	for (const name of ['records', 'history', 'changes'] as const)
+		fire(tx.objectStore(name).delete(rowsOf(home.id)));
+	putRecords(tx, home);
+	if (wreck) fire(tx.objectStore('wrecks').put(wreck));
+	fire(tx.objectStore('homes').put(rowFor(home, revision + 1, changedAt)));
 	await tx.done;
-	return { ok: true, revision, cursor };
+	return true;
+}
+
+export interface NewHome {
+	readonly home: Home;
+	/** ISO instant. */
+	readonly now: string;
+	readonly photos?: ReadonlyMap<string, Uint8Array>;
+	/** Where a home of that id is stored: say so, or put it away under `asideId` and take its place. */
+	readonly ifThere: { readonly do: 'say' } | { readonly do: 'put-away'; readonly asideId: string };
+}
+export type AddResult = { readonly ok: true } | { readonly ok: false; readonly there: HomeRow };
+
+/**
+ * Stores a whole home with its pictures in one transaction. One of the same id, of whichever tab, is never lost: it is
+ * told, and stays as it is, or is put away and can be brought back.
+ */
+export async function addHome(db: Db, { home, now, photos, ifThere }: NewHome): Promise<AddResult> {
+	const tx = wholeTransaction(db);
+	const there = await tx.objectStore('homes').get(home.id);
+	if (there && ifThere.do === 'say') {
+		tx.abort();
+		await tx.done.catch(() => undefined);
+		return { ok: false, there };
+	}
+	if (there && ifThere.do === 'put-away') await moveRows(tx, there, ifThere.asideId, now);
+	putRecords(tx, home);
+	for (const [id, bytes] of photos ?? [])
+		fire(
+			tx.objectStore('photos').put({
+				homeId: home.id,
+				id,
+				type: 'image/jpeg',
+				bytes: Uint8Array.from(bytes).buffer,
+				addedAt: now
+			})
+		);
+	fire(tx.objectStore('homes').put(rowFor(home, (there?.revision ?? 0) + 1, now)));
+	await tx.done;
+	return { ok: true };
+}
+
+/** Gives all rows of a home another id, put away; its own id is free then. */
+async function moveRows(tx: WholeTx, there: HomeRow, asideId: string, now: string): Promise<void> {
+	for (const name of HOME_STORES) {
+		const store = tx.objectStore(name);
+		for (const row of await store.getAll(rowsOf(there.id)))
+			fire(store.put({ ...row, homeId: asideId } as never));
+		fire(store.delete(rowsOf(there.id)));
+	}
+	const aside = { ...there, id: asideId, head: { ...there.head, id: HomeId.parse(asideId) } };
+	fire(tx.objectStore('homes').put({ ...aside, deletedAt: now }));
+}
+
+async function changeRow(
+	db: Db,
+	homeId: string,
+	change: (row: HomeRow) => HomeRow
+): Promise<boolean> {
+	const tx = db.transaction('homes', 'readwrite');
+	const row = await tx.store.get(homeId);
+	if (row) fire(tx.store.put(change(row)));
+	await tx.done;
+	return !!row;
+}
+
+/** Puts a home away: with its history and its pictures it can be brought back. */
+export const putAwayHome = (db: Db, homeId: string, now: string): Promise<boolean> =>
+	changeRow(db, homeId, (row) => ({ ...row, deletedAt: now }));
+
+/** Brings a home back that was put away, just as it was. */
+export const bringBackHome = (db: Db, homeId: string): Promise<boolean> =>
+	changeRow(db, homeId, (row) => ({ ...row, deletedAt: null }));
+
+/** Deletes homes for good, with all that belongs to them. */
+export async function purgeHomes(db: Db, homeIds: readonly string[]): Promise<void> {
+	const tx = wholeTransaction(db);
+	for (const id of homeIds) {
+		fire(tx.objectStore('homes').delete(id));
+		for (const name of HOME_STORES) fire(tx.objectStore(name).delete(rowsOf(id)));
+	}
+	await tx.done;
 }

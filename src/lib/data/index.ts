@@ -1,6 +1,8 @@
 export {
 	openDatabase,
 	DB_NAME,
+	NoAnswer,
+	type ChangeRow,
 	type Db,
 	type DbEvents,
 	type HistoryRow,
@@ -8,17 +10,27 @@ export {
 	type PhotoRow
 } from './database';
 export {
-	deleteHome,
-	HISTORY_LIMIT,
+	addHome,
+	bringBackHome,
 	listHomes,
 	loadHome,
-	putHome,
-	writeChange,
+	purgeHomes,
+	putAwayHome,
+	readRawHome,
+	type AddResult,
 	type LoadedHome,
-	type LoadResult,
-	type Write,
-	type WriteResult
+	type LoadFailure,
+	type LoadResult
 } from './homes';
-export { openTabs, type TabMessage, type Tabs } from './tabs';
+export {
+	CHANGES_LIMIT,
+	changesSince,
+	commit,
+	HISTORY_LIMIT,
+	type CommitResult,
+	type Write
+} from './commit';
+export { openTabs, tellReplaced, type TabMessage, type Tabs } from './tabs';
 export { DEMO_ID } from './demo-id';
-export { getPhoto, listPhotos, putPhoto, putPhotos } from './photos';
+export { getPhoto, listPhotos, putPhoto, sweepPhotos } from './photos';
+export { troubleOf, type Trouble, type TroubleCode } from './trouble';

@@ -1,4 +1,5 @@
 import type { Db, PhotoRow } from './database';
+import { fire } from './fire';
 import { rowsOf } from './homes';
 
 /** Stores a picture of a home; one of the same id is replaced. */
@@ -17,14 +18,30 @@ export async function listPhotos(db: Db, homeId: string): Promise<Map<string, Ui
 	return new Map(rows.map(({ id, bytes }) => [id, new Uint8Array(bytes)]));
 }
 
-/** Stores pictures that came with a home, all of them in one transaction or none. */
-export async function putPhotos(
-	db: Db,
-	homeId: string,
-	photos: ReadonlyMap<string, Uint8Array>
-): Promise<void> {
-	const tx = db.transaction('photos', 'readwrite');
-	for (const [id, bytes] of photos)
-		void tx.store.put({ homeId, id, type: 'image/jpeg', bytes: Uint8Array.from(bytes).buffer });
+/** A picture is stored before the place that shows it: younger ones are left alone, ms. */
+const YOUNG_MS = 24 * 60 * 60 * 1000;
+
+/**
+ * Removes the pictures of a home that nothing points to any more: no place, and no step of its history. Gives their
+ * number. `now` is an ISO instant.
+ */
+export async function sweepPhotos(db: Db, homeId: string, now: string): Promise<number> {
+	const tx = db.transaction(['photos', 'records', 'history', 'changes'], 'readwrite');
+	const photos = await tx.objectStore('photos').getAll(rowsOf(homeId));
+	const old = photos.filter(
+		({ addedAt }) => !addedAt || Date.parse(now) - Date.parse(addedAt) > YOUNG_MS
+	);
+	if (!old.length) {
+		await tx.done;
+		return 0;
+	}
+	const [nooks, history] = await Promise.all([
+		tx.objectStore('records').getAll(IDBKeyRange.bound([homeId, 'nooks'], [homeId, 'nooks', []])),
+		tx.objectStore('history').getAll(rowsOf(homeId))
+	]);
+	const said = JSON.stringify([nooks, history]);
+	const gone = old.filter(({ id }) => !said.includes(`"${id}"`));
+	for (const { id } of gone) fire(tx.objectStore('photos').delete([homeId, id]));
 	await tx.done;
+	return gone.length;
 }

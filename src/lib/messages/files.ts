@@ -13,6 +13,8 @@ export function fileIssueText(issue: FileIssue): string {
 			return `This is not a Keep Nook home file (found: ${issue.found}). Choose a file that ends in .keepnook.json.`;
 		case 'file-newer':
 			return `The file was written by a newer Keep Nook (layout ${issue.version}; this one knows ${issue.known}). Update this program, then import it again.`;
+		case 'file-bad-version':
+			return `The file says it has layout ${issue.version}, which no Keep Nook has written. Export the home again and try that one.`;
 		case 'file-bad-record':
 			return `At “${issue.path}” the file holds something that cannot be: ${issue.reason}. Mend it there or export the home again.`;
 		case 'file-broken-link':

@@ -7,7 +7,14 @@ import {
 	type LengthIssue,
 	type LengthUnit
 } from '../core/model';
-import type { HiddenPlace, PlanItem, ReachBand, SurveyIssue, TriangleIssue } from '../core/survey';
+import {
+	partOf,
+	type HiddenPlace,
+	type PlanItem,
+	type ReachBand,
+	type SurveyIssue,
+	type TriangleIssue
+} from '../core/survey';
 
 /** Says what is wrong with a typed length, and how to write it. */
 export function lengthIssueText(issue: LengthIssue): string {
@@ -135,20 +142,23 @@ export const FIXING_WORDS: Readonly<Record<Fixings, string>> = {
 
 /** Names a thing on the plan as one would point at it. */
 export function planItemText(home: Home, item: PlanItem): string {
-	const room = home.rooms[item.id]?.name ?? '';
+	const place = home.rooms[item.id];
+	const room = place?.name ?? '';
+	const nth = (parts: readonly { readonly id: string }[] | undefined) =>
+		(parts?.findIndex(({ id }) => 'part' in item && id === item.part) ?? -1) + 1;
 	switch (item.kind) {
 		case 'room':
 			return room;
 		case 'corner':
-			return `Corner ${item.index + 1} of ${room}`;
+			return `Corner ${nth(place?.outline)} of ${room}`;
 		case 'wall':
-			return `Wall ${item.index + 1} of ${room}`;
+			return `Wall ${nth(place?.outline)} of ${room}`;
 		case 'door':
-			return `Doorway ${item.index + 1} of ${room}`;
+			return `Doorway ${nth(place?.doors)} of ${room}`;
 		case 'obstacle':
-			return home.rooms[item.id]?.obstacles[item.index]?.name || 'Obstacle';
+			return partOf(place?.obstacles, item.part)?.name || 'Obstacle';
 		case 'socket':
-			return `Socket ${item.index + 1} of ${room}`;
+			return `Socket ${nth(place?.sockets)} of ${room}`;
 		case 'station':
 			return home.stations[item.id]?.name ?? 'Station';
 		case 'cabinet':

@@ -1,20 +1,14 @@
-import { toast } from 'svelte-sonner';
 import { openDatabase, type Db } from '../data';
 
 let opened: Promise<Db> | null = null;
 
-/** Opens the database once for the whole page. */
+/** Opens the database once for the whole page; after a failure, or when its connection ended, the next call opens anew. */
 export function getDb(): Promise<Db> {
-	return (opened ??= openDatabase({
-		onBlocked: () =>
-			toast.warning('Another tab holds an older version open. Close it, and this one goes on.'),
-		onReplaced: () => {
-			opened = null;
-			toast.warning('Keep Nook was updated in another tab. Reload this one.');
-		},
-		onTerminated: () => {
-			opened = null;
-			toast.error('The browser closed the store. Reload the page; what was saved is safe.');
-		}
-	}));
+	if (opened) return opened;
+	const forget = () => {
+		if (opened === opening) opened = null;
+	};
+	const opening: Promise<Db> = openDatabase({ onReplaced: forget, onTerminated: forget });
+	opening.catch(forget);
+	return (opened = opening);
 }

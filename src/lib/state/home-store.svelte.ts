@@ -1,198 +1,383 @@
-import { applyEdit, replay, type Edit, type Home } from '../core/model';
+import { command, type ArgsOf, type Command, type CommandName } from '../core/commands';
 import {
+	advance,
+	holds,
+	withChange,
+	type Advanced,
+	type Entry,
+	type Lost,
+	type Timeline
+} from '../core/commands/timeline';
+import { replay, type Home } from '../core/model';
+import type { Mend } from '../core/interchange';
+import {
+	addHome,
+	bringBackHome,
+	changesSince,
+	commit,
 	loadHome,
 	openTabs,
-	writeChange,
+	tellReplaced,
+	troubleOf,
+	type ChangeRow,
+	type CommitResult,
 	type Db,
-	type HistoryRow,
+	type LoadFailure,
 	type LoadResult,
 	type TabMessage,
-	type Tabs
+	type Tabs,
+	type Trouble
 } from '../data';
 
-export type SaveState = 'saved' | 'saving' | 'failed';
-export type OpenFailure = Extract<LoadResult, { ok: false }>;
+export type SaveState = 'saved' | 'saving' | 'failed' | 'gone';
+export type OpenFailure = LoadFailure;
 
 export interface HomeStoreDeps {
-	readonly db: Db;
+	/** The database, opened again after its connection was ended. */
+	readonly db: () => Promise<Db>;
 	/** ISO instant. */
 	readonly now: () => string;
+	/** An id that no other tab makes. */
+	readonly newId: () => string;
 	readonly tabs?: (onMessage: (message: TabMessage) => void) => Tabs;
-	/** Told when a change could not be stored, or was made anew on top of another tab's. */
+	/** Calls back after a while, ms; gives a way to call it off. */
+	readonly later?: (ms: number, call: () => void) => () => void;
 	readonly onNotice?: (notice: StoreNotice) => void;
+	/** Told after each write. */
+	readonly onStored?: () => void;
 }
 export type StoreNotice =
-	| { readonly code: 'not-stored'; readonly reason: string }
-	| { readonly code: 'merged-with-other-tab' }
-	| { readonly code: 'undo-lost' };
+	/** A write failed; it is tried again. */
+	| { readonly code: 'not-stored'; readonly trouble: Trouble }
+	/** What was done could not be made on top of what another tab did meanwhile. */
+	| { readonly code: 'lost'; readonly label: string; readonly lost: Lost }
+	/** It was made, but something it spoke of was taken away by another tab. */
+	| { readonly code: 'mended'; readonly label: string }
+	/** The stored home is not there any more. */
+	| { readonly code: 'gone'; readonly why: 'deleted' | 'not-found' };
+
+const RETRY_MS = [500, 2000, 5000, 15_000] as const;
+
+const laterByTimer = (ms: number, call: () => void) => {
+	const timer = setTimeout(call, ms);
+	return () => clearTimeout(timer);
+};
+
+/** What was done here and is not stored yet, with what it makes of the home before it. */
+interface Pending {
+	readonly entry: Entry;
+	readonly made: Extract<Advanced, { ok: true }>;
+}
 
 /**
  * The home at hand: what the screens show, the only place that changes it, and its history.
- * A change shows at once; it is stored behind, one transaction a change and in order.
+ *
+ * What is stored is the *confirmed* home; what was done since is *pending*, in order. What is shown is the confirmed home
+ * with all pending done on top. When another tab writes first, the confirmed home moves on and every pending change is
+ * made again on it. A write that fails is tried again in its place; nothing behind it goes first.
  */
 export class HomeStore {
-	#home = $state.raw<Home>() as Home;
-	#history = $state.raw<readonly HistoryRow[]>([]);
-	#cursor = $state(0);
-	#saving = $state(0);
-	#failed = $state(false);
-	#revision = 0;
-	#queue: Promise<void> = Promise.resolve();
+	#confirmed: Timeline;
+	#revision: number;
+	#pending = $state.raw<readonly Pending[]>([]);
+	#shown = $state.raw<Timeline>() as Timeline;
+	#trouble = $state.raw<Trouble | null>(null);
+	#gone = $state.raw<'deleted' | 'not-found' | null>(null);
+	#mends = $state.raw<readonly Mend[]>([]);
+	/** The newest revision that was heard of. */
+	#heard = 0;
+	/** The store has to be looked into, whatever was heard. */
+	#mustLook = false;
+	#work: Promise<void> | null = null;
+	#tries = 0;
+	#callOff: (() => void) | null = null;
+	#isClosed = false;
 	readonly #deps: HomeStoreDeps;
 	readonly #tabs: Tabs;
 
 	private constructor(deps: HomeStoreDeps, loaded: Extract<LoadResult, { ok: true }>) {
 		this.#deps = deps;
-		this.#take(loaded);
+		this.#confirmed = this.#shown = timelineOf(loaded);
+		this.#revision = loaded.revision;
+		this.#mends = loaded.mends;
 		this.#tabs = (deps.tabs ?? openTabs)((message) => this.#hear(message));
 	}
 
 	/** Opens a stored home; a failure says what is wrong and touches nothing. */
 	static async open(homeId: string, deps: HomeStoreDeps): Promise<HomeStore | OpenFailure> {
-		const loaded = await loadHome(deps.db, homeId);
+		const loaded = await loadHome(await deps.db(), homeId, deps.now());
 		return loaded.ok ? new HomeStore(deps, loaded) : loaded;
 	}
 
 	get home(): Home {
-		return this.#home;
+		return this.#shown.home;
 	}
 	get saveState(): SaveState {
-		return this.#failed ? 'failed' : this.#saving ? 'saving' : 'saved';
+		if (this.#gone) return 'gone';
+		if (!this.#pending.length) return 'saved';
+		return this.#trouble ? 'failed' : 'saving';
+	}
+	/** Why the last write failed; null: it did not. */
+	get trouble(): Trouble | null {
+		return this.#trouble;
+	}
+	/** Why there is nothing to store into; null: there is. */
+	get gone(): 'deleted' | 'not-found' | null {
+		return this.#gone;
+	}
+	/** How many changes are not stored yet. */
+	get unsaved(): number {
+		return this.#pending.length;
+	}
+	/** What was mended when the home was opened. */
+	get mends(): readonly Mend[] {
+		return this.#mends;
 	}
 	get undoLabel(): string | null {
-		return this.#history.find((row) => row.seq === this.#cursor)?.label ?? null;
+		return this.#stepAt(this.#shown.cursor)?.label ?? null;
 	}
 	get redoLabel(): string | null {
-		return this.#history.find((row) => row.seq === this.#cursor + 1)?.label ?? null;
+		return this.#stepAt(this.#shown.cursor + 1)?.label ?? null;
 	}
 
-	/** Changes the home. `label` says in words what was done; it stands on the undo button. */
-	edit(label: string, edit: Edit): void {
-		const { home, patches, inverse } = applyEdit(this.#home, edit);
-		if (!patches.length) return;
-		const { now } = this.#deps;
-		const seq = this.#cursor + 1;
-		const row: HistoryRow = { homeId: home.id, seq, label, at: now(), patches, inverse };
-		this.#home = home;
-		this.#history = [...this.#history.filter((old) => old.seq < seq), row];
-		this.#cursor = seq;
-		this.#enqueue(async () => {
-			const write = () =>
-				writeChange(this.#deps.db, {
-					homeId: home.id,
-					home,
-					patches,
-					baseRevision: this.#revision,
-					now: row.at,
-					step: { kind: 'new', label, inverse }
-				});
-			const result = await write();
-			if (result.ok) this.#wrote(result.revision, result.cursor, patches);
-			else await this.#onto(label, edit);
-		});
+	/** Changes the home. `label` says in words what is done; it stands on the undo button. */
+	run<Name extends CommandName>(label: string, name: Name, ...args: ArgsOf<Name>): void {
+		this.runAll(label, [command(name, ...args)]);
+	}
+
+	/** Makes several changes as one step. */
+	runAll(label: string, commands: readonly Command[]): void {
+		// What is shown may be a proxy of the screen; what is kept is plain.
+		const plain = $state.snapshot(commands) as readonly Command[];
+		this.#add({ kind: 'do', id: this.#deps.newId(), label, at: this.#deps.now(), commands: plain });
 	}
 
 	/** Takes back the last change; also one made before a reload. */
 	undo(): void {
-		const row = this.#history.find((step) => step.seq === this.#cursor);
-		if (row) this.#move(row.inverse, row.seq - 1);
+		this.#step('undo', this.#shown.cursor);
 	}
 
 	/** Does again what was taken back. */
 	redo(): void {
-		const row = this.#history.find((step) => step.seq === this.#cursor + 1);
-		if (row) this.#move(row.patches, row.seq);
+		this.#step('redo', this.#shown.cursor + 1);
 	}
 
-	/** Waits until everything is stored. */
-	settled(): Promise<void> {
-		return this.#queue;
+	/** Waits until nothing more is being written: all is stored, or it failed and waits for its next try. */
+	async settled(): Promise<void> {
+		while (this.#work) await this.#work;
 	}
 
+	/** Tries again at once to store what is pending. */
+	retry(): Promise<void> {
+		this.#callOff?.();
+		this.#callOff = null;
+		this.#write();
+		return this.settled();
+	}
+
+	/** Looks whether the stored home is newer than the one shown, and is there at all. */
+	async refresh(): Promise<void> {
+		await this.settled();
+		this.#mustLook = true;
+		this.#write();
+		await this.settled();
+	}
+
+	/** Puts a home that is gone from the store back: brought back as it was, or written anew as it is shown. */
+	async restore(): Promise<void> {
+		await this.settled();
+		const { home } = this.#confirmed;
+		const db = await this.#deps.db();
+		if (this.#gone === 'deleted') await bringBackHome(db, home.id);
+		else await addHome(db, { home, now: this.#deps.now(), ifThere: { do: 'say' } });
+		this.#gone = null;
+		tellReplaced(home.id);
+		await this.refresh();
+	}
+
+	/** The mends have been read. */
+	dismissMends(): void {
+		this.#mends = [];
+	}
+
+	/** Ends the store: it hears no other tab and tries no write again. */
 	close(): void {
+		this.#isClosed = true;
+		this.#callOff?.();
 		this.#tabs.close();
 	}
 
-	#move(patches: HistoryRow['patches'], cursor: number): void {
-		const home = replay(this.#home, patches);
-		this.#home = home;
-		this.#cursor = cursor;
-		this.#enqueue(async () => {
-			const result = await writeChange(this.#deps.db, {
-				homeId: home.id,
-				home,
-				patches,
-				baseRevision: this.#revision,
-				now: this.#deps.now(),
-				step: { kind: 'cursor', cursor }
-			});
-			if (result.ok) this.#wrote(result.revision, result.cursor, patches);
-			else {
-				await this.#reload();
-				this.#deps.onNotice?.({ code: 'undo-lost' });
-			}
-		});
+	#stepAt(seq: number) {
+		return this.#shown.history.find((step) => step.seq === seq);
 	}
 
-	/** Another tab was first: take its home and make the same edit on top, so that neither is lost. */
-	async #onto(label: string, edit: Edit): Promise<void> {
-		if (!(await this.#reload())) throw new Error('The home is no longer in the store.');
-		const { home, patches, inverse } = applyEdit(this.#home, edit);
-		if (!patches.length) return;
-		const result = await writeChange(this.#deps.db, {
-			homeId: home.id,
-			home,
-			patches,
-			baseRevision: this.#revision,
-			now: this.#deps.now(),
-			step: { kind: 'new', label, inverse }
-		});
-		if (!result.ok)
-			throw new Error('Another tab keeps changing this home. Close it and try again.');
-		this.#wrote(result.revision, result.cursor, patches);
-		await this.#reload();
-		this.#deps.onNotice?.({ code: 'merged-with-other-tab' });
+	#step(kind: 'undo' | 'redo', seq: number): void {
+		const step = this.#stepAt(seq);
+		if (!step) return;
+		this.#add({ kind, id: this.#deps.newId(), at: this.#deps.now(), stepId: step.id });
 	}
 
-	#wrote(revision: number, cursor: number, patches: HistoryRow['patches']): void {
-		this.#revision = revision;
-		this.#failed = false;
-		this.#tabs.send({ homeId: this.#home.id, revision, cursor, patches });
-	}
-
-	#enqueue(task: () => Promise<void>): void {
-		this.#saving++;
-		this.#queue = this.#queue.then(task).then(
-			() => void this.#saving--,
-			(error: unknown) => {
-				this.#saving--;
-				this.#failed = true;
+	#add(entry: Entry): void {
+		const made = advance(this.#shown, entry);
+		if (!made.ok) {
+			if (made.lost.code !== 'no-effect')
 				this.#deps.onNotice?.({
-					code: 'not-stored',
-					reason: error instanceof Error ? error.message : String(error)
+					code: 'lost',
+					label: labelOf(entry, this.#shown),
+					lost: made.lost
 				});
+			return;
+		}
+		this.#pending = [...this.#pending, { entry, made }];
+		this.#shown = made.after;
+		// One that failed waits for its own next try; what is behind it waits with it.
+		if (!this.#callOff) this.#write();
+	}
+
+	/** Writes what is pending, one after the other, until all is stored or one fails. */
+	#write(): void {
+		if (this.#work || this.#isClosed) return;
+		if (!this.#pending.length && !this.#mustLook && this.#heard <= this.#revision) return;
+		this.#work = this.#writeAll().finally(() => {
+			this.#work = null;
+			// Something may have come in between the last look and now.
+			if (!this.#callOff && !this.#gone) this.#write();
+		});
+	}
+
+	async #writeAll(): Promise<void> {
+		try {
+			const db = await this.#deps.db();
+			if (this.#mustLook || !this.#pending.length) await this.#catchUp(db);
+			while (this.#pending.length && !this.#isClosed) {
+				const result = await this.#writeFirst(db);
+				if (result.kind === 'behind') await this.#reload(db);
+				if (result.kind === 'gone') this.#lose(result.code);
+				if (this.#gone) return;
 			}
-		);
+			this.#trouble = null;
+			this.#tries = 0;
+		} catch (error) {
+			this.#fail(troubleOf(error));
+		}
+	}
+
+	async #writeFirst(db: Db): Promise<CommitResult> {
+		let writing: Pending | undefined;
+		const result = await commit(db, this.#confirmed.home.id, this.#revision, (news) => {
+			this.#take(news);
+			writing = this.#pending[0];
+			if (!writing) return null;
+			const { entry, made } = writing;
+			const { after, patches, change } = made;
+			return { entryId: entry.id, home: after.home, patches, change, now: entry.at };
+		});
+		if (result.kind === 'stored' && writing) {
+			this.#confirmed = writing.made.after;
+			this.#revision = result.change.revision;
+			this.#pending = this.#pending.filter((one) => one !== writing);
+			this.#trouble = null;
+			this.#tries = 0;
+			this.#tabs.send({ kind: 'changed', homeId: this.#confirmed.home.id, change: result.change });
+			this.#deps.onStored?.();
+		}
+		return result;
+	}
+
+	#fail(trouble: Trouble): void {
+		if (this.#isClosed) return;
+		const isNews = this.#trouble?.code !== trouble.code;
+		this.#trouble = trouble;
+		const wait = RETRY_MS[Math.min(this.#tries++, RETRY_MS.length - 1)]!;
+		this.#callOff = (this.#deps.later ?? laterByTimer)(wait, () => {
+			this.#callOff = null;
+			this.#write();
+		});
+		if (isNews) this.#deps.onNotice?.({ code: 'not-stored', trouble });
+	}
+
+	#lose(why: 'deleted' | 'not-found'): void {
+		if (this.#gone === why) return;
+		this.#gone = why;
+		this.#deps.onNotice?.({ code: 'gone', why });
 	}
 
 	#hear(message: TabMessage): void {
-		if (message.homeId !== this.#home.id || message.revision <= this.#revision) return;
-		// Behind own writes, so that the order of revisions holds.
-		this.#queue = this.#queue.then(async () => {
-			if (message.revision > this.#revision) await this.#reload();
-		});
+		if (message.homeId !== this.#confirmed.home.id) return;
+		if (message.kind === 'replaced') {
+			this.#gone = null;
+			this.#mustLook = true;
+		} else {
+			const { change } = message;
+			// While a write is on its way, what it stands on may not move: it hears in its own transaction.
+			if (!this.#work && change.revision === this.#revision + 1) this.#take([change]);
+			else if (change.revision > this.#revision)
+				this.#heard = Math.max(this.#heard, change.revision);
+		}
+		if (!this.#callOff) this.#write();
 	}
 
-	async #reload(): Promise<boolean> {
-		const loaded = await loadHome(this.#deps.db, this.#home.id);
-		if (loaded.ok) this.#take(loaded);
-		return loaded.ok;
+	/** Takes in what other tabs wrote, and makes what is pending again on top of it. */
+	#take(news: readonly ChangeRow[]): void {
+		if (!news.length) return;
+		for (const { revision, patches, change } of news) {
+			const home = replay(this.#confirmed.home, patches);
+			this.#confirmed = withChange(this.#confirmed, home, change);
+			this.#revision = revision;
+		}
+		this.#rebase(new Set(news.map(({ entryId }) => entryId)));
 	}
 
-	#take(loaded: Extract<LoadResult, { ok: true }>): void {
-		this.#home = loaded.home;
-		this.#history = loaded.history;
-		this.#cursor = loaded.cursor;
+	/** Makes all that is pending again on the confirmed home; what was `written` already is pending no more. */
+	#rebase(written: ReadonlySet<string>): void {
+		let now = this.#confirmed;
+		const kept: Pending[] = [];
+		for (const { entry, made: before } of this.#pending) {
+			if (written.has(entry.id)) continue;
+			const made = advance(now, entry, true);
+			if (!made.ok) {
+				// The other tab did the very same: nothing is missing.
+				if (made.lost.code === 'no-effect' && holds(now.home, before.patches)) continue;
+				this.#deps.onNotice?.({ code: 'lost', label: labelOf(entry, now), lost: made.lost });
+				continue;
+			}
+			if (made.mended.length > before.mended.length)
+				this.#deps.onNotice?.({ code: 'mended', label: labelOf(entry, now) });
+			kept.push({ entry, made });
+			now = made.after;
+		}
+		this.#pending = kept;
+		this.#shown = now;
+	}
+
+	async #catchUp(db: Db): Promise<void> {
+		if (!this.#mustLook && this.#heard <= this.#revision) return;
+		this.#mustLook = false;
+		const heard = this.#heard;
+		const news = await changesSince(db, this.#confirmed.home.id, this.#revision);
+		if (news) this.#take(news);
+		else await this.#reload(db);
+		// All that was said before the look is known now; the store may even count from 1 again.
+		if (this.#heard === heard) this.#heard = this.#revision;
+	}
+
+	async #reload(db: Db): Promise<void> {
+		const loaded = await loadHome(db, this.#confirmed.home.id, this.#deps.now());
+		if (!loaded.ok) {
+			if (loaded.code !== 'newer') return this.#lose(loaded.code);
+			throw new DOMException('The home has a newer layout.', 'VersionError');
+		}
+		this.#confirmed = timelineOf(loaded);
 		this.#revision = loaded.revision;
+		this.#rebase(loaded.written);
 	}
+}
+
+const timelineOf = ({ home, history, cursor }: Timeline): Timeline => ({ home, history, cursor });
+
+/** Says what an entry is about, for a notice. */
+function labelOf(entry: Entry, now: Timeline): string {
+	if (entry.kind === 'do') return entry.label;
+	const step = now.history.find(({ id }) => id === entry.stepId);
+	return `${entry.kind} ${step?.label ?? ''}`.trim();
 }

@@ -4,7 +4,6 @@ import {
 	looksLikeCode,
 	parseCode,
 	parseIntake,
-	takeIn,
 	type CodeFacts,
 	type IntakeIssue
 } from '../core/clearing';
@@ -161,17 +160,14 @@ export class Intake {
 		const place = line.place ? findPlace(store.home, line.place) : null;
 		if (place && !place.ok) return [place.issue];
 		const nookId = place ? place.nookId : this.#deps.nookId();
-		store.edit(
-			`enter ${line.name}`,
-			takeIn({
-				line,
-				nookId,
-				thingId: this.#deps.newId(),
-				lotId: this.#deps.newId(),
-				code: this.#code,
-				today: this.#deps.today()
-			})
-		);
+		store.run(`enter ${line.name}`, 'takeIn', {
+			line,
+			nookId,
+			thingId: this.#deps.newId(),
+			lotId: this.#deps.newId(),
+			code: this.#code,
+			today: this.#deps.today()
+		});
 		const where = nookId ? ` at ${store.home.nooks[nookId]?.name ?? ''}` : ' on the table';
 		this.said = `${line.count} ${line.name} entered${where}.`;
 		return [];

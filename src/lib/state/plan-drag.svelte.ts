@@ -1,3 +1,4 @@
+import { editOf } from '../core/commands';
 import { applyEdit, type Home, type Point } from '../core/model';
 import { dragPlanItem, nudgePlanItem, planItemKey, type PlanItem } from '../core/survey';
 import type { HomeStore } from './home-store.svelte';
@@ -44,16 +45,16 @@ export class PlanDrag {
 		if (!this.#from || !this.#item) return;
 		this.#by = { x: at.x - this.#from.x, y: at.y - this.#from.y };
 		const { home } = this.#store();
-		const edit = dragPlanItem(home, this.#item, this.#by);
-		if (edit) this.#preview = applyEdit(home, edit).home;
+		const move = dragPlanItem(home, this.#item, this.#by);
+		if (move) this.#preview = applyEdit(home, editOf(move)).home;
 	}
 	/** Lets it go: the move is one step of history. */
 	drop(label: string): void {
 		const store = this.#store();
-		const edit =
+		const move =
 			this.#preview && this.#item ? dragPlanItem(store.home, this.#item, this.#by) : null;
 		this.cancel();
-		if (edit) store.edit(label, edit);
+		if (move) store.runAll(label, [move]);
 	}
 	/** Lets it go without a move. */
 	cancel(): void {
@@ -63,7 +64,7 @@ export class PlanDrag {
 	/** Moves the chosen item by an exact vector, mm. */
 	nudge(by: Point, label: string): void {
 		const store = this.#store();
-		const edit = this.#item ? nudgePlanItem(store.home, this.#item, by) : null;
-		if (edit) store.edit(label, edit);
+		const move = this.#item ? nudgePlanItem(store.home, this.#item, by) : null;
+		if (move) store.runAll(label, [move]);
 	}
 }

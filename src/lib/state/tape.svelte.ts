@@ -1,13 +1,6 @@
 import type { DistanceMeter, MeterReading } from '../core/devices';
 import { parseLength, type Cabinet } from '../core/model';
-import {
-	READINGS,
-	setReadings,
-	takeReading,
-	tapeStep,
-	tapeSteps,
-	type TapeStep
-} from '../core/survey';
+import { READINGS, tapeStep, tapeSteps, type TapeStep } from '../core/survey';
 import { deviceIssueText } from '../messages/devices';
 import { lengthIssueText } from '../messages/survey';
 import type { HomeStore } from './home-store.svelte';
@@ -131,9 +124,12 @@ export class Tape {
 	#keep(mm: number): void {
 		const { step } = this;
 		if (!step || step.taken.length >= READINGS) return;
-		this.#store().edit(
+		this.#store().run(
 			`${step.word} of ${step.place.nook.name}`,
-			takeReading(step.place.nook.id, step.side, mm)
+			'takeReading',
+			step.place.nook.id,
+			step.side,
+			mm
 		);
 		this.typed = '';
 		this.#wrong = '';
@@ -142,9 +138,12 @@ export class Tape {
 	#takeBack(): void {
 		const { step } = this;
 		if (step?.taken.length)
-			this.#store().edit(
+			this.#store().run(
 				`take back the ${step.word} of ${step.place.nook.name}`,
-				setReadings(step.place.nook.id, step.side, step.taken.slice(0, -1))
+				'setReadings',
+				step.place.nook.id,
+				step.side,
+				step.taken.slice(0, -1)
 			);
 	}
 	#go(at: number): void {

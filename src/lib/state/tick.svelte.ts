@@ -1,4 +1,4 @@
-import { now } from './clock';
+import { now } from './clock.svelte';
 
 const EVERY_MS = 10_000;
 

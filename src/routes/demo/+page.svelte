@@ -1,30 +1,34 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { DEMO_ID, loadHome, putHome } from '$lib/data';
-	import { now } from '$lib/state/clock';
+	import { addHome, DEMO_ID, listHomes, purgeHomes, troubleOf } from '$lib/data';
+	import { troubleText } from '$lib/messages/store';
+	import { now } from '$lib/state/clock.svelte';
 	import { getDb } from '$lib/state/database';
 
 	let failed = $state('');
 	async function open() {
 		const db = await getDb();
-		const known = await loadHome(db, DEMO_ID);
-		if (!known.ok) {
+		const known = (await listHomes(db)).find(({ id }) => id === DEMO_ID);
+		if (!known || known.deletedAt) {
 			const { demoHome } = await import('$lib/data/demo');
-			await putHome(db, demoHome(now()), now());
+			// A demo that was thrown away begins anew.
+			if (known) await purgeHomes(db, [DEMO_ID]);
+			await addHome(db, { home: demoHome(now()), now: now(), ifThere: { do: 'say' } });
 		}
 		await goto(`/home/${DEMO_ID}`, { replaceState: true });
 	}
 	$effect(() => {
-		open().catch((error: unknown) => {
-			failed = error instanceof Error ? error.message : String(error);
-		});
+		open().catch((error: unknown) => (failed = troubleText(troubleOf(error))));
 	});
 </script>
 
+<svelte:head><title>Demo home · Keep Nook</title></svelte:head>
 <main class="p-8">
 	{#if failed}
 		<h1>The demo home could not be opened</h1>
-		<p role="alert">{failed}. Free some space in the browser, or leave private mode, and reload.</p>
+		<p role="alert">{failed}</p>
+		<button class="tool tool-now my-3" onclick={() => location.reload()}>Try again</button>
+		<a class="tool" href="/">Back to all homes</a>
 	{:else}
 		<p role="status">Opening the demo home …</p>
 	{/if}

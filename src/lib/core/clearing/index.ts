@@ -83,3 +83,4 @@ export {
 	type BoundaryLimits
 } from './boundary';
 export { applyCut, cutPlace, piecesOut, wantingOf, type PlaceCut, type Wanting } from './place-cut';
+export { CLEARING_COMMANDS } from './commands';

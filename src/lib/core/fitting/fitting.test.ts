@@ -177,7 +177,10 @@ describe('a fit', () => {
 	const keep = (home: Home) => {
 		const result = fitNook(home, nookId);
 		if (!('arrangements' in result)) throw new Error('no arrangement');
-		return apply(home, keepArrangement(nookId, result.arrangements[0]!, result.fingerprint, NOW));
+		return apply(
+			home,
+			keepArrangement(nookId, result.arrangements[0]!, result.fingerprint, NOW, 'c')
+		);
 	};
 	it('takes its containers from the house, so that the next nook finds fewer', () => {
 		const kept = keep(placed);

@@ -1,4 +1,4 @@
-import { GroupId, KindId, type Placement, type Standing } from '../model';
+import { GroupId, KindId, PartId, type Placement, type Standing } from '../model';
 import type { Box } from '../survey';
 import { blocksOf } from './blocks';
 import { DEFAULT_FLOOR, packFloor, packWhatFits, type FloorItem, type Rect } from './floor';
@@ -50,6 +50,7 @@ export function packMix(mix: readonly HoldOption[], packing: Packing): Packed {
 		if (!block.kind) {
 			const [widthMm, depthMm] = turned ? [block.d, block.w] : [block.w, block.d];
 			standing.push({
+				id: PartId.parse(`block-${standing.length + 1}`),
 				groupId: GroupId.parse(block.groupId),
 				names: [...block.names],
 				xMm: x,
@@ -62,6 +63,7 @@ export function packMix(mix: readonly HoldOption[], packing: Packing): Packed {
 		}
 		for (let layer = 0; layer < block.layers; layer++)
 			placements.push({
+				id: PartId.parse(`container-${placements.length + 1}`),
 				kindId: KindId.parse(block.kind.id),
 				groupId: GroupId.parse(block.groupId),
 				xMm: x + sideMm,

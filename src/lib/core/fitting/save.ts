@@ -1,27 +1,78 @@
-import { FitPlanId, GroupId, NookId, type Edit, type FitPlan } from '../model';
+import {
+	FitPlanId,
+	GroupId,
+	idsFrom,
+	NookId,
+	PartId,
+	type Edit,
+	type FitPlan,
+	type Placement
+} from '../model';
 import type { Arrangement } from './fit';
 
-/** Makes the edit that keeps an arrangement as the fit plan of its nook; one plan a nook. `now` is an ISO instant. */
+/** What is kept of an arrangement; the figures that come with it are not. */
+export type KeptArrangement = Pick<
+	Arrangement,
+	'placements' | 'standing' | 'leftOver' | 'costMinor'
+>;
+
+/** The part of an arrangement that is kept. */
+export const keptOf = ({
+	placements,
+	standing,
+	leftOver,
+	costMinor
+}: Arrangement): KeptArrangement => ({ placements, standing, leftOver, costMinor });
+
+/**
+ * Gives each container its id: one of the same kind for the same group goes on as the one it was, with its label; any
+ * other is a new one, and no old label comes to stand on it.
+ */
+function carryIds(
+	placements: readonly Placement[],
+	before: readonly Placement[],
+	newId: () => string
+): Placement[] {
+	const left = [...before];
+	return placements.map((placement) => {
+		const at = left.findIndex(
+			({ kindId, groupId }) => kindId === placement.kindId && groupId === placement.groupId
+		);
+		const id = at >= 0 ? left.splice(at, 1)[0]!.id : PartId.parse(newId());
+		return { ...placement, id };
+	});
+}
+
+/**
+ * Makes the edit that keeps an arrangement as the fit plan of its nook; one plan a nook. Labels of containers that are
+ * gone go with them. `now` is an ISO instant, `stem` begins the ids of new containers.
+ */
 export function keepArrangement(
 	nookId: string,
-	arrangement: Arrangement,
+	{ placements, standing, leftOver, costMinor }: KeptArrangement,
 	fingerprint: string,
-	now: string
+	now: string,
+	stem: string
 ): Edit {
-	const plan: FitPlan = {
-		id: FitPlanId.parse(`fit-${nookId}`.slice(0, 64)),
-		nookId: NookId.parse(nookId),
-		placements: [...arrangement.placements],
-		standing: [...arrangement.standing],
-		leftOver: arrangement.leftOver.map(({ groupId, volumeMl }) => ({
-			groupId: GroupId.parse(groupId),
-			volumeMl
-		})),
-		costMinor: arrangement.costMinor,
-		fingerprint,
-		madeAt: now
-	};
 	return (draft) => {
-		draft.fitPlans[plan.id] = plan;
+		if (!draft.nooks[nookId]) return;
+		const id = FitPlanId.parse(`fit-${nookId}`.slice(0, 64));
+		const plan: FitPlan = {
+			id,
+			nookId: NookId.parse(nookId),
+			placements: carryIds(placements, draft.fitPlans[id]?.placements ?? [], idsFrom(stem)),
+			standing: [...standing],
+			leftOver: leftOver.map(({ groupId, volumeMl }) => ({
+				groupId: GroupId.parse(groupId),
+				volumeMl
+			})),
+			costMinor,
+			fingerprint,
+			madeAt: now
+		};
+		draft.fitPlans[id] = plan;
+		const kept = new Set(plan.placements.map((placement) => placement.id));
+		for (const mark of Object.values(draft.marks))
+			if (mark.nookId === nookId && !kept.has(mark.placementId)) delete draft.marks[mark.id];
 	};
 }

@@ -41,3 +41,4 @@ export {
 } from './partners';
 export { proposeGroups, type ProposedGroup } from './propose';
 export { groupOfLots, holdingsByGroup, partLot, partStock, piecesIn, type Holding } from './stock';
+export { GROUPING_COMMANDS } from './commands';

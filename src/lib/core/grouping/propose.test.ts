@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { demoHome } from '../../data/demo';
-import { categoryOf, type Home } from '../model';
+import { categoryOf, linkFaults, type Home } from '../model';
 import { generateHome } from '../fixtures/generate-home';
 import { apply, bareKitchen, counter, NOW, tinyHome, withLines } from '../fixtures/tiny-home';
-import { brokenLinks } from '../interchange/links';
 import {
 	groupChanges,
 	joinGroups,
@@ -62,7 +61,7 @@ describe('a proposal of groups', () => {
 				const after = takeAll(home);
 				for (const thing of Object.values(home.things))
 					if (thing.groupByHand) expect(after.things[thing.id]!.groupId).toBe(thing.groupId);
-				expect(brokenLinks(after)).toEqual([]);
+				expect(linkFaults(after)).toEqual([]);
 			}),
 			{ seed: 54, numRuns: 40 }
 		);
@@ -235,7 +234,7 @@ describe('taking proposed changes', () => {
 					home = apply(home, takeChanges([changes[pick % changes.length]!], newId));
 				}
 				expect(groupChanges(home)).toEqual([]);
-				expect(brokenLinks(home)).toEqual([]);
+				expect(linkFaults(home)).toEqual([]);
 			}),
 			{ seed: 56, numRuns: 6 }
 		);
@@ -282,7 +281,7 @@ describe('splitting and joining by hand', () => {
 		const joined = apply(pinned, joinGroups('spices', 'oils'));
 		expect(joined.groups['spices']).toBeUndefined();
 		expect(joined.pins).toEqual([]);
-		expect(brokenLinks(joined)).toEqual([]);
+		expect(linkFaults(joined)).toEqual([]);
 		expect(JSON.stringify(joined.routines)).not.toContain('spices');
 		expect(partnersNow(joined).some(({ a, b }) => a === b)).toBe(false);
 		expect(proposeGroups(joined).every(({ groupId }) => groupId !== 'oils')).toBe(true);
@@ -296,7 +295,7 @@ describe('splitting and joining by hand', () => {
 		const split = apply(demo, splitOff(ids, 'strong', 'Strong stuff'));
 		expect(split.groups['strong']).toMatchObject({ name: 'Strong stuff', byHand: true });
 		expect(split.groups['bleach']).toBeUndefined();
-		expect(brokenLinks(split)).toEqual([]);
+		expect(linkFaults(split)).toEqual([]);
 	});
 });
 

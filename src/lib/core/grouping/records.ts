@@ -36,7 +36,7 @@ export function addGroup(draft: Home, id: string, name: string, more: Partial<Gr
 
 /**
  * Takes a group without things out of a home and leads what pointed to it to `heir`, or to nothing: spares, partners,
- * routines; its pins and its part of plans, fits and marks go.
+ * routines. Its pins and its part of plans, fits and marks go by the table of links.
  */
 export function removeGroup(draft: Home, id: string, heir: GroupId | null): void {
 	delete draft.groups[id];
@@ -56,29 +56,11 @@ export function removeGroup(draft: Home, id: string, heir: GroupId | null): void
 		if (group.partners.some(({ groupId }) => groupId === id))
 			group.partners = [...partners.values()];
 	}
-	if (draft.pins.some((pin) => pin.groupId === id))
-		draft.pins = draft.pins.filter((pin) => pin.groupId !== id);
 	for (const routine of Object.values(draft.routines))
 		if (routine.steps.some((step) => step.groupId === id))
 			routine.steps = routine.steps
 				.map((step) => ({ ...step, groupId: swap(step.groupId) }))
 				.filter((step) => step.groupId !== null || step.station !== null);
-	for (const plan of Object.values(draft.zonePlans)) {
-		if (plan.assignments.some((one) => one.groupId === id))
-			plan.assignments = plan.assignments.filter((one) => one.groupId !== id);
-		if (plan.overflow.some((one) => one === id))
-			plan.overflow = plan.overflow.filter((one) => one !== id);
-	}
-	for (const fit of Object.values(draft.fitPlans)) {
-		if (fit.placements.some((one) => one.groupId === id))
-			fit.placements = fit.placements.filter((one) => one.groupId !== id);
-		if (fit.standing.some((one) => one.groupId === id))
-			fit.standing = fit.standing.filter((one) => one.groupId !== id);
-		if (fit.leftOver.some((one) => one.groupId === id))
-			fit.leftOver = fit.leftOver.filter((one) => one.groupId !== id);
-	}
-	for (const mark of Object.values(draft.marks))
-		if (mark.groupId === id) delete draft.marks[mark.id];
 }
 
 /**

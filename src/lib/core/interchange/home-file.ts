@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { Home, HOME_VERSION } from '../model';
-import { brokenLinks } from './links';
+import { faultPath, Home, HOME_VERSION, linkFaults } from '../model';
 import { migrate } from './migrate';
+import { repairHome, type Repaired } from './repair';
 
 /** What a `*.keepnook.json` file holds. */
 export const HomeFile = z.strictObject({
@@ -20,6 +20,7 @@ export type FileIssue =
 	| { readonly code: 'file-not-json'; readonly reason: string }
 	| { readonly code: 'file-wrong-type'; readonly found: string }
 	| { readonly code: 'file-newer'; readonly version: number; readonly known: number }
+	| { readonly code: 'file-bad-version'; readonly version: number }
 	| { readonly code: 'file-bad-record'; readonly path: string; readonly reason: string }
 	| { readonly code: 'file-broken-link'; readonly path: string; readonly missing: string }
 	| { readonly code: 'zip-damaged'; readonly reason: string }
@@ -69,9 +70,16 @@ export function parseHome(value: unknown): FileResult {
 				reason: issue.message
 			}))
 		};
-	const links = brokenLinks(parsed.data).slice(0, SHOWN_ISSUES);
-	if (links.length)
-		return { ok: false, issues: links.map((link) => ({ code: 'file-broken-link', ...link })) };
+	const faults = linkFaults(parsed.data).slice(0, SHOWN_ISSUES);
+	if (faults.length)
+		return {
+			ok: false,
+			issues: faults.map((fault) => ({
+				code: 'file-broken-link',
+				path: faultPath(fault),
+				missing: fault.missing
+			}))
+		};
 	return { ok: true, home: parsed.data };
 }
 
@@ -90,10 +98,41 @@ export function readHomeFile(text: string): FileResult {
 		return one({ code: 'file-wrong-type', found: typeOf(json.value) });
 	if (head.data.version > HOME_VERSION)
 		return one({ code: 'file-newer', version: head.data.version, known: HOME_VERSION });
-	return parseHome(migrate(head.data.home, head.data.version));
+	if (head.data.version < 1) return one({ code: 'file-bad-version', version: head.data.version });
+	return parseHome(carryUp(head.data.home, head.data.version));
+}
+
+/**
+ * Carries what should be a home of an older version up to today's. What is no home at all is given back as it is, and
+ * what breaks on the way as nothing: parsing then says what is wrong.
+ */
+export function carryUp(home: unknown, version: number): unknown {
+	if (typeof home !== 'object' || home === null) return home;
+	try {
+		return migrate(home, version);
+	} catch {
+		return null;
+	}
 }
 
 /** Gives the JSON Schema of a home file, made from the Zod schema. */
 export function homeJsonSchema(): unknown {
 	return z.toJSONSchema(HomeFile, { unrepresentable: 'any', io: 'input' });
+}
+
+/**
+ * Makes a home of a file that was refused for what is in it; null where it is no home file, cut, too large or newer.
+ * Nothing is written anywhere.
+ */
+export function repairHomeFile(
+	text: string,
+	fallback: { readonly id: string; readonly now: string }
+): Repaired | null {
+	if (text.length > MAX_FILE_BYTES) return null;
+	const json = parseJson(text);
+	const head = json.ok ? FileHead.safeParse(json.value) : null;
+	if (!head?.success || head.data.format !== 'keepnook-home') return null;
+	const { version, home } = head.data;
+	if (version < 1 || version > HOME_VERSION) return null;
+	return repairHome(carryUp(home, version), fallback);
 }

@@ -1,13 +1,15 @@
 export {
+	carryUp,
 	HomeFile,
 	homeJsonSchema,
 	MAX_FILE_BYTES,
 	parseHome,
 	readHomeFile,
+	repairHomeFile,
 	writeHomeFile,
 	type FileIssue,
 	type FileResult
 } from './home-file';
 export { migrate, MIGRATIONS, type Migration } from './migrate';
-export { brokenLinks } from './links';
+export { repairHome, type Mend, type Repaired } from './repair';
 export { isZip, MAX_PHOTO_BYTES, MAX_ZIP_BYTES } from './zip-limits';

@@ -4,16 +4,10 @@ import { readFileSync } from 'node:fs';
 import { demoHome } from '../../data/demo';
 import { generateHome } from '../fixtures/generate-home';
 import { apply, bareKitchen, counter, NOW, TODAY, tinyHome } from '../fixtures/tiny-home';
+import { linkFaults } from '../model';
 import { proposeResets, resetsDue } from '../upkeep';
 import { resetsCalendar } from './calendar';
-import {
-	brokenLinks,
-	homeJsonSchema,
-	MAX_FILE_BYTES,
-	migrate,
-	readHomeFile,
-	writeHomeFile
-} from '.';
+import { homeJsonSchema, MAX_FILE_BYTES, migrate, readHomeFile, writeHomeFile } from '.';
 import { toVersion3 } from './to-version-3';
 
 const codesOf = (text: string) => {
@@ -53,7 +47,7 @@ describe('the home file', () => {
 		expect(codesOf('')).toEqual(['file-not-json']);
 		expect(codesOf('[]')).toEqual(['file-wrong-type']);
 		expect(codesOf('{"format":"other","version":1}')).toEqual(['file-wrong-type']);
-		expect(codesOf(good.replace('"version":4', '"version":9'))).toEqual(['file-newer']);
+		expect(codesOf(good.replace('"version":5', '"version":9'))).toEqual(['file-newer']);
 		expect(codesOf(good.replace(/"widthMm":\d+/, '"widthMm":"wide"'))).toEqual(['file-bad-record']);
 		expect(codesOf(good.replace(/"count":6/, '"count":6,"extra":1'))).toEqual(['file-bad-record']);
 		expect(codesOf('x'.repeat(MAX_FILE_BYTES + 1))).toEqual(['file-too-large']);
@@ -77,12 +71,13 @@ describe('the home file', () => {
 	it('does not take links that lead nowhere', () => {
 		const home = tinyHome();
 		const lot = Object.values(home.lots)[0]!;
-		const lost = apply(home, (draft) => void delete draft.things[lot.thingId]);
+		const { [lot.thingId]: _gone, ...things } = home.things;
+		const lost = { ...home, things };
 		expect(codesOf(writeHomeFile(lost))).toEqual(['file-broken-link']);
-		expect(brokenLinks(home)).toEqual([]);
+		expect(linkFaults(home)).toEqual([]);
 		expect(
 			codesOf(writeHomeFile({ ...home, things: { other: Object.values(home.things)[0]! } }))
-		).toContain('file-broken-link');
+		).toContain('file-bad-record');
 	});
 	it('keeps a prototype name from being more than a name', () => {
 		const text = writeHomeFile(tinyHome()).replace(
@@ -92,6 +87,37 @@ describe('the home file', () => {
 		readHomeFile(text);
 		expect(({} as Record<string, unknown>).name).toBeUndefined();
 	});
+	it.each(['constructor', 'toString', '__proto__', 'hasOwnProperty', 'valueOf'])(
+		'does not take %s for an id, of a record or in a link',
+		(word) => {
+			const home = tinyHome();
+			const lot = Object.values(home.lots)[0]!;
+			const text = writeHomeFile(home);
+			const renamed = text.replaceAll(`"${lot.thingId}"`, `"${word}"`);
+			expect(codesOf(renamed)).toContain('file-bad-record');
+			const linked = text.replace(`"thingId":"${lot.thingId}"`, `"thingId":"${word}"`);
+			expect(codesOf(linked)).toContain('file-bad-record');
+		}
+	);
+	it('looks nothing up that is not there', () => {
+		const read = readHomeFile(writeHomeFile(tinyHome()));
+		if (!read.ok) throw new Error('not read');
+		for (const records of [read.home.lots, tinyHome().nooks])
+			expect((records as Record<string, unknown>)['constructor']).toBeUndefined();
+	});
+	it.each([0, -3])('has no layout %s', (version) => {
+		const text = writeHomeFile(tinyHome()).replace('"version":5', `"version":${version}`);
+		expect(codesOf(text)).toEqual(['file-bad-version']);
+	});
+	it.each([1, 2, 3, 4, 5])(
+		'says in words that there is no home in a file of layout %i',
+		(version) => {
+			for (const home of ['null', '7', '"x"', '[]', '{"nooks":3}', '{"rooms":{"a":null}}'])
+				expect(codesOf(`{"format":"keepnook-home","version":${version},"home":${home}}`)).toContain(
+					'file-bad-record'
+				);
+		}
+	);
 });
 
 describe('versions', () => {
@@ -143,7 +169,9 @@ describe('versions', () => {
 		const result = readHomeFile(text);
 		expect(result.ok).toBe(true);
 		if (!result.ok) return;
-		expect(Object.values(result.home.rooms)[0]!.sockets).toEqual([{ x: 1200, y: 0 }]);
+		expect(Object.values(result.home.rooms)[0]!.sockets).toEqual([
+			{ id: 'socket-1', x: 1200, y: 0 }
+		]);
 		expect(result.home.zonePlans['p1']!.keptEmpty!.extra).toBe(7.25);
 	});
 	it('keeps what was put by hand in version 2, which did not say which things were', () => {

@@ -1,5 +1,6 @@
 export { fitText, textWidthMm, unprintable, type FittedText, type TextBox } from './fit-text';
-export { labelId, proposeLabels, type LabelText } from './propose';
+export { nameLabel } from './name-label';
+export { proposeLabels, type LabelText } from './propose';
 export {
 	DEFAULT_IMPOSE,
 	imposeLabels,

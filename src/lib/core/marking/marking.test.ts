@@ -6,7 +6,7 @@ import {
 	fitText,
 	imposeLabels,
 	LABEL_SHEETS,
-	labelId,
+	nameLabel,
 	linesOf,
 	proposeLabels,
 	sheetSvg,
@@ -19,6 +19,8 @@ const box = { widthMm: 50, heightMm: 20, minCapMm: 3, maxCapMm: 8, maxLines: 2 }
 const label = (title: string, note = ''): LabelText => ({
 	id: title,
 	nookId: 'n',
+	placementId: title,
+	groupId: 'g',
 	title,
 	note,
 	code: 'AB',
@@ -129,6 +131,7 @@ describe('proposing labels', () => {
 			id: 'fit-d-1',
 			nookId: 'd-1',
 			placements: ['div-s', 'div-m'].map((kindId, i) => ({
+				id: `container-${i + 1}`,
 				kindId,
 				groupId: 'cutlery',
 				xMm: i * 100,
@@ -150,19 +153,11 @@ describe('proposing labels', () => {
 		]);
 	});
 	it('keeps the words that were written by hand', () => {
-		const id = labelId('d-1', 1);
-		const own = apply(
-			fitted,
-			(draft) =>
-				void (draft.marks[id] = {
-					id,
-					nookId: 'd-1',
-					groupId: 'cutlery',
-					text: 'Forks',
-					note: ''
-				} as never)
-		);
-		expect(proposeLabels(own).map(({ title }) => title)).toEqual(['Cutlery', 'Forks']);
+		const named = apply(fitted, nameLabel(proposeLabels(fitted)[1]!, 'Forks', 'm'));
+		expect(proposeLabels(named).map(({ title }) => title)).toEqual(['Cutlery', 'Forks']);
+		const again = apply(named, nameLabel(proposeLabels(named)[1]!, 'Spoons', 'm2'));
+		expect(Object.values(again.marks).map(({ text }) => text)).toEqual(['Spoons']);
+		expect(apply(again, nameLabel(proposeLabels(again)[1]!, '', 'm3')).marks).toEqual({});
 	});
 	it('has none where nothing is fitted', () => expect(proposeLabels(demo)).toEqual([]));
 });

@@ -26,5 +26,19 @@ export function calendarDate(year: number, month: number, day: number): string |
 	return toIso(Date.UTC(year, month - 1, day));
 }
 
-/** Gives the day of an ISO instant, in UTC. */
-export const dayOf = (instant: string): string => instant.slice(0, 10);
+const two = (value: number) => String(value).padStart(2, '0');
+
+/**
+ * Gives the day of an ISO instant as people there call it: in the time zone of the machine.
+ * @example dayOf('2026-03-02T23:30:00.000Z') // '2026-03-03' east of London
+ */
+export function dayOf(instant: string): string {
+	const at = new Date(instant);
+	return `${String(at.getFullYear()).padStart(4, '0')}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
+}
+
+/** Gives the ISO instant of a time of day, minutes from midnight, on a day as people there call it. */
+export function instantOn(iso: string, minutes: number): string {
+	const [year = 0, month = 1, day = 1] = iso.split('-').map(Number);
+	return new Date(year, month - 1, day, 0, minutes).toISOString();
+}

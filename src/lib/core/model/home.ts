@@ -12,13 +12,13 @@ import {
 	Thing,
 	UseEvent
 } from './goods';
-import { HomeId, NookId, PlanId } from './ids';
+import { HomeId, IdText, NookId, PlanId } from './ids';
 import { Cabinet, Nook, Person, Pet, Room, Run, Station, Words } from './places';
 import { ContainerKind, FitPlan, Mark, Pin, ZonePlan } from './plans';
 import { Settings } from './settings';
 
 /** The version of the file and record layout that this program writes. */
-export const HOME_VERSION = 4;
+export const HOME_VERSION = 5;
 
 /** The schema of each kind of record, by the name of its collection. */
 export const RECORD_SCHEMAS = {
@@ -51,7 +51,17 @@ const MinuteOfDay = z
 	.int()
 	.min(0)
 	.max(24 * 60);
-const collection = <S extends z.ZodType>(record: S) => z.record(z.string(), record);
+/**
+ * Records by id. Each stands under its own id, and the collection has no prototype: what is looked up and not there is
+ * `undefined`, whatever its name.
+ */
+const collection = <S extends z.ZodType<{ id: string }>>(record: S) =>
+	z
+		.record(IdText, record)
+		.refine((records) => Object.entries(records).every(([key, { id }]) => key === id), {
+			error: 'has a record under another id than its own'
+		})
+		.overwrite((records) => Object.assign(Object.create(null) as typeof records, records));
 
 /** What a home says of itself, without its collections. */
 export const HomeHead = z.strictObject({

@@ -3,12 +3,19 @@ import { z } from 'zod';
 // Without this zod tries to compile its checks, which the content security policy forbids.
 z.config({ jitless: true });
 
-/** Makes the schema of one kind of id: 1 to 64 word characters, branded so that ids of two kinds cannot be mixed up. */
-const idOf = <Brand extends string>() =>
-	z
-		.string()
-		.regex(/^[\w-]{1,64}$/)
-		.brand<Brand>();
+/**
+ * Words that every object answers to. None of them is an id: a look-up by such a word would find the language's own
+ * furniture in place of "nothing there".
+ */
+const TAKEN = new Set(Object.getOwnPropertyNames(Object.prototype));
+
+/** Tells whether a text may be an id: 1 to 64 word characters, and no word that every object answers to. */
+export const isIdText = (text: string): boolean => /^[\w-]{1,64}$/.test(text) && !TAKEN.has(text);
+
+export const IdText = z.string().refine(isIdText, { error: 'is not an id' });
+
+/** Makes the schema of one kind of id, branded so that ids of two kinds cannot be mixed up. */
+const idOf = <Brand extends string>() => IdText.brand<Brand>();
 
 export const HomeId = idOf<'Home'>();
 export const PersonId = idOf<'Person'>();
@@ -31,6 +38,8 @@ export const RoutineId = idOf<'Routine'>();
 export const SessionId = idOf<'ClearingSession'>();
 export const ResetId = idOf<'Reset'>();
 export const UseEventId = idOf<'UseEvent'>();
+/** Something inside a record that one can point at (a corner, a doorway, a pipe, a container); unique in its list. */
+export const PartId = idOf<'Part'>();
 
 export type HomeId = z.infer<typeof HomeId>;
 export type PersonId = z.infer<typeof PersonId>;
@@ -53,3 +62,16 @@ export type RoutineId = z.infer<typeof RoutineId>;
 export type SessionId = z.infer<typeof SessionId>;
 export type ResetId = z.infer<typeof ResetId>;
 export type UseEventId = z.infer<typeof UseEventId>;
+export type PartId = z.infer<typeof PartId>;
+
+/** What has not been given its id yet. */
+export type Unnamed<Record extends { readonly id: unknown }> = Omit<Record, 'id'>;
+
+/**
+ * Makes a source of ids from one stem: `stem-1`, `stem-2` … A change that is made again on a newer home then gives the
+ * same ids. @example idsFrom('x')() // 'x-1'
+ */
+export function idsFrom(stem: string): () => string {
+	let last = 0;
+	return () => `${stem}-${++last}`;
+}

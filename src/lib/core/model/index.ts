@@ -24,7 +24,19 @@ export {
 	type LengthResult,
 	type LengthUnit
 } from './units';
-export { addDays, calendarDate, dayOf, daysBetween, lastDayOfMonth } from './dates';
+export { addDays, calendarDate, dayOf, daysBetween, instantOn, lastDayOfMonth } from './dates';
+export {
+	faultPath,
+	faultsOfChange,
+	linkFaults,
+	LINKS,
+	mendFaults,
+	StillNeeded,
+	type Link,
+	type LinkFault,
+	type OnDelete
+} from './links';
+export { commandsOf, withStem, type CommandOf, type CommandSet, type Plain } from './command';
 export { fingerprint } from './fingerprint';
 export {
 	applyEdit,

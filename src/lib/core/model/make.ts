@@ -39,7 +39,9 @@ export function makeHome({ id, name, now, units = 'mm', currency = 'EUR' }: Make
 		pins: [],
 		activePlanId: null
 	};
-	const collections = Object.fromEntries(COLLECTION_NAMES.map((name) => [name, {}]));
+	const collections = Object.fromEntries(
+		COLLECTION_NAMES.map((name) => [name, Object.create(null)])
+	);
 	return { ...head, ...collections } as Home;
 }
 

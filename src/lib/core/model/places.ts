@@ -1,5 +1,15 @@
 import { z } from 'zod';
-import { CabinetId, NookId, PersonId, PetId, RoomId, RunId, StationId } from './ids';
+import {
+	CabinetId,
+	IdText,
+	NookId,
+	PartId,
+	PersonId,
+	PetId,
+	RoomId,
+	RunId,
+	StationId
+} from './ids';
 
 /** A length in whole millimetres, zero or more, at most 100 m. */
 export const Mm = z.int().min(0).max(100_000);
@@ -10,6 +20,32 @@ export const Words = z.string().max(200);
 
 export const Point = z.strictObject({ x: PlanMm, y: PlanMm });
 export type Point = z.infer<typeof Point>;
+/** A point of the plan that can be taken hold of: a corner of a room, a socket. */
+export const MarkedPoint = z.strictObject({ id: PartId, ...Point.shape });
+export type MarkedPoint = z.infer<typeof MarkedPoint>;
+/** A way through to the next room: a straight gap from `a` to `b`. */
+export const Door = z.strictObject({ id: PartId, a: Point, b: Point });
+export type Door = z.infer<typeof Door>;
+
+/** A list of parts of which no two have the same id, at most `most` of them. */
+export const partsOf = <Part extends z.ZodType<{ id: string }>>(part: Part, most: number) =>
+	z
+		.array(part)
+		.max(most)
+		.refine((parts) => new Set(parts.map(({ id }) => id)).size === parts.length, {
+			error: 'has two parts with the same id'
+		});
+
+/** How much one record may hold, far above what a home has: beyond it a drawing or a plan is no longer computed. */
+export const MOST = {
+	corners: 200,
+	doors: 50,
+	obstacles: 200,
+	sockets: 200,
+	obstructions: 50,
+	placements: 2000,
+	standing: 2000
+} as const;
 
 export const CLIMATE_TAGS = ['heat', 'steam', 'sun', 'damp', 'unheated', 'ventilated'] as const;
 export const ClimateTag = z.enum(CLIMATE_TAGS);
@@ -38,6 +74,7 @@ export type Pet = z.infer<typeof Pet>;
 export const OBSTACLE_KINDS = ['island', 'table', 'bed', 'pillar', 'other'] as const;
 /** What one walks round and that is no cabinet. Left top corner and size on the plan. */
 export const Obstacle = z.strictObject({
+	id: PartId,
 	kind: z.enum(OBSTACLE_KINDS),
 	name: Words,
 	x: PlanMm,
@@ -53,12 +90,11 @@ export const Room = z.strictObject({
 	id: RoomId,
 	name: Words,
 	/** Corners in plan mm, in order, not closed; y grows towards the bottom of the drawing. */
-	outline: z.array(Point).min(3),
-	/** Ways through to the next room: a straight gap from `a` to `b`. */
-	doors: z.array(z.strictObject({ a: Point, b: Point })),
-	obstacles: z.array(Obstacle),
+	outline: partsOf(MarkedPoint, MOST.corners).min(3),
+	doors: partsOf(Door, MOST.doors),
+	obstacles: partsOf(Obstacle, MOST.obstacles),
 	/** Points of the plan where something can be plugged in. */
-	sockets: z.array(Point),
+	sockets: partsOf(MarkedPoint, MOST.sockets),
 	ceilingMm: Mm,
 	climate: z.array(ClimateTag)
 });
@@ -177,6 +213,7 @@ export const OBSTRUCTION_KINDS = [
 ] as const;
 /** A box inside a nook. x from the left, y from the front, z from the bottom, all mm. */
 export const Obstruction = z.strictObject({
+	id: PartId,
 	kind: z.enum(OBSTRUCTION_KINDS),
 	xMm: Mm,
 	yMm: Mm,
@@ -232,7 +269,7 @@ export const Nook = z.strictObject({
 	readings: z.strictObject({ widthMm: Readings, depthMm: Readings, heightMm: Readings }),
 	/** Clear way in; null: as large as the inside. */
 	opening: z.strictObject({ widthMm: Mm, heightMm: Mm }).nullable(),
-	obstructions: z.array(Obstruction),
+	obstructions: partsOf(Obstruction, MOST.obstructions),
 	loadG: z.int().positive().nullable(),
 	tags: z.array(z.enum(['use-first', 'satellite', 'plain-sight'])),
 	adjustable: z.boolean(),
@@ -244,10 +281,7 @@ export const Nook = z.strictObject({
 	/** null: as the home says, no holes where it is rented. */
 	fixings: z.enum(FIXINGS).nullable(),
 	/** Key of a picture in the store of photos. */
-	photoId: z
-		.string()
-		.regex(/^[\w-]{1,64}$/)
-		.nullable(),
+	photoId: IdText.nullable(),
 	/** Set where it was accepted from the finder of hidden storage. */
 	found: HiddenKind.nullable()
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { FitPlanId, GroupId, KindId, MarkId, NookId, PlanId } from './ids';
+import { FitPlanId, GroupId, KindId, MarkId, NookId, PartId, PlanId } from './ids';
 import { Instant, IsoDate, Minor } from './goods';
-import { Mm, Words } from './places';
+import { Mm, MOST, partsOf, Words } from './places';
 
 export const CONTAINER_ROLES = [
 	'bin',
@@ -37,6 +37,7 @@ export type ContainerKind = z.infer<typeof ContainerKind>;
 
 /** One container in a nook: corner nearest the front left bottom; x from the left, y from the front, z up. */
 export const Placement = z.strictObject({
+	id: PartId,
 	kindId: KindId,
 	groupId: GroupId,
 	xMm: Mm,
@@ -94,6 +95,7 @@ export type Pin = z.infer<typeof Pin>;
 
 /** A block of a nook's floor where goods stand without a container. */
 export const Standing = z.strictObject({
+	id: PartId,
 	groupId: GroupId,
 	/** What stands here, the largest first. */
 	names: z.array(Words),
@@ -108,8 +110,8 @@ export type Standing = z.infer<typeof Standing>;
 export const FitPlan = z.strictObject({
 	id: FitPlanId,
 	nookId: NookId,
-	placements: z.array(Placement),
-	standing: z.array(Standing),
+	placements: partsOf(Placement, MOST.placements),
+	standing: partsOf(Standing, MOST.standing),
 	/** Groups whose things did not all go in, with how much stays over. */
 	leftOver: z.array(z.strictObject({ groupId: GroupId, volumeMl: z.number().min(0) })),
 	costMinor: Minor,
@@ -121,6 +123,8 @@ export type FitPlan = z.infer<typeof FitPlan>;
 export const Mark = z.strictObject({
 	id: MarkId,
 	nookId: NookId,
+	/** The container it is on, of the fit plan of its nook. */
+	placementId: PartId,
 	groupId: GroupId,
 	text: z.string().max(80),
 	note: z.string().max(120)

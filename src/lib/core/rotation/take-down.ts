@@ -1,4 +1,4 @@
-import { UseEventId, type Edit, type Lot } from '../model';
+import { dayOf, UseEventId, type Edit, type Lot } from '../model';
 
 export interface TakeDown {
 	readonly lotId: string;
@@ -22,7 +22,7 @@ export function takeDown({ lotId, count, eventId, now, kind = 'use' }: TakeDown)
 		const taken = Math.min(lot.count, Math.max(0, count));
 		if (taken === 0) return;
 		lot.count = Math.round((lot.count - taken) * 1000) / 1000;
-		lot.dates.lastUsedOn = now.slice(0, 10);
+		lot.dates.lastUsedOn = dayOf(now);
 		// What was open is what was taken; the next one starts closed.
 		if (lot.unit === 'pack' && taken >= UNOPENED_UNIT && lot.count > 0) {
 			lot.dates.openedOn = null;

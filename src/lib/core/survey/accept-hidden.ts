@@ -1,4 +1,5 @@
 import { blankNook, CabinetId, NookId, RunId, type Edit, type Home } from '../model';
+import { partOf } from './parts';
 import { bedRunName } from './hidden-finders';
 import type { HiddenPlace } from './hidden-place';
 import { addShelf } from './shape-edits';
@@ -96,7 +97,7 @@ export function acceptHidden(place: HiddenPlace, loadG: number, newId: () => str
 			}
 			case 'under-bed': {
 				const room = draft.rooms[make.roomId];
-				const bed = room?.obstacles[make.obstacle];
+				const bed = partOf(room?.obstacles, make.obstacleId);
 				if (!room || !bed) return;
 				const runId = RunId.parse(newId());
 				// Drawn from its near side: whoever kneels there sees its left end on the left.

@@ -2,6 +2,7 @@ import {
 	blankNook,
 	CabinetId,
 	NookId,
+	PartId,
 	RoomId,
 	RunId,
 	StationId,
@@ -15,6 +16,7 @@ import {
 } from '../model';
 import type { CabinetForm } from './forms';
 import { runAxes } from './place';
+import { dropPart, partOf } from './parts';
 
 const GAP_BETWEEN_ROOMS_MM = 100;
 const DOORWAY_MM = 900;
@@ -48,10 +50,11 @@ export function addRoom({ name, widthMm, depthMm, ids }: NewRoom): Edit {
 				{ x: x + widthMm, y: 0 },
 				{ x: x + widthMm, y: depthMm },
 				{ x, y: depthMm }
-			],
+			].map((point, i) => ({ id: PartId.parse(`corner-${i + 1}`), ...point })),
 			doors: hasRooms
 				? [
 						{
+							id: PartId.parse('door-1'),
 							a: { x: doorX, y: middle - DOORWAY_MM / 2 },
 							b: { x: doorX, y: middle + DOORWAY_MM / 2 }
 						}
@@ -167,11 +170,16 @@ export function setInside(nookId: string, side: Side, mm: number): Edit {
 	};
 }
 
-/** Makes the edit that sets or clears (null) the way in of a nook. */
-export function setOpening(nookId: string, opening: Nook['opening']): Edit {
+/** Makes the edit that sets sides of the way in of a nook, or clears it (null). A side not named stays. */
+export function setOpening(
+	nookId: string,
+	opening: Partial<NonNullable<Nook['opening']>> | null
+): Edit {
 	return (draft) => {
 		const nook = draft.nooks[nookId];
-		if (nook) nook.opening = opening;
+		if (!nook) return;
+		const inside = { widthMm: nook.inside.widthMm ?? 0, heightMm: nook.inside.heightMm ?? 0 };
+		nook.opening = opening && { ...(nook.opening ?? inside), ...opening };
 	};
 }
 
@@ -182,29 +190,24 @@ export function addObstruction(nookId: string, obstruction: Obstruction): Edit {
 	};
 }
 
-/** Makes the edit that takes the nth obstruction out of a nook. */
-export function removeObstruction(nookId: string, index: number): Edit {
+/** Makes the edit that changes one obstruction of a nook. */
+export function changeObstruction(
+	nookId: string,
+	obstructionId: string,
+	change: Partial<Omit<Obstruction, 'id'>>
+): Edit {
 	return (draft) => {
-		draft.nooks[nookId]?.obstructions.splice(index, 1);
+		const obstruction = partOf(draft.nooks[nookId]?.obstructions, obstructionId);
+		if (obstruction) Object.assign(obstruction, change);
 	};
+}
+
+/** Makes the edit that takes an obstruction out of a nook. */
+export function removeObstruction(nookId: string, obstructionId: string): Edit {
+	return (draft) => dropPart(draft.nooks[nookId]?.obstructions, obstructionId);
 }
 
 /** Makes the edit that takes a cabinet away with its nooks; stock that stood there is out of its place. */
 export function removeCabinet(cabinetId: string): Edit {
-	return (draft) => {
-		const gone = new Set<string>(
-			Object.values(draft.nooks)
-				.filter((nook) => nook.cabinetId === cabinetId)
-				.map((nook) => nook.id)
-		);
-		for (const lot of Object.values(draft.lots))
-			if (lot.nookId && gone.has(lot.nookId)) lot.nookId = null;
-		for (const id of gone) delete draft.nooks[id];
-		for (const plan of Object.values(draft.fitPlans))
-			if (gone.has(plan.nookId)) delete draft.fitPlans[plan.id];
-		for (const reset of Object.values(draft.resets))
-			if (reset.cabinetId === cabinetId) delete draft.resets[reset.id];
-		draft.pins = draft.pins.filter((pin) => !gone.has(pin.nookId));
-		delete draft.cabinets[cabinetId];
-	};
+	return (draft) => void delete draft.cabinets[cabinetId];
 }

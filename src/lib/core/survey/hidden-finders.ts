@@ -437,7 +437,7 @@ const sidePanel: Finder = ({ home, places }) =>
 /** Under a bed with 150 mm or more. */
 const underBed: Finder = ({ home }) =>
 	Object.values(home.rooms).flatMap((room) =>
-		room.obstacles.flatMap((bed, obstacle): Finding[] => {
+		room.obstacles.flatMap((bed): Finding[] => {
 			const taken = Object.values(home.cabinets).some(
 				(cabinet) =>
 					cabinet.form === 'under-bed' &&
@@ -449,7 +449,7 @@ const underBed: Finder = ({ home }) =>
 							where: `Under ${bed.name || 'the bed'}, ${room.name}`,
 							gainMl: litres(bed.widthMm * 0.9, bed.depthMm / 2, bed.clearBelowMm - AIR_MM),
 							loadCheck: 'own-feet',
-							make: { as: 'under-bed', roomId: room.id, obstacle }
+							make: { as: 'under-bed', roomId: room.id, obstacleId: bed.id }
 						}
 					]
 				: [];

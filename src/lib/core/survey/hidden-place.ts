@@ -24,7 +24,7 @@ export type HiddenMake =
 			readonly offsetMm: number;
 			readonly widthMm: number;
 	  }
-	| { readonly as: 'under-bed'; readonly roomId: string; readonly obstacle: number };
+	| { readonly as: 'under-bed'; readonly roomId: string; readonly obstacleId: string };
 export type HiddenNook = Pick<Nook, 'name' | 'kind' | 'at'> & {
 	readonly inside: {
 		readonly widthMm: number;

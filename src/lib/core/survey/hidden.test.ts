@@ -103,7 +103,14 @@ describe('hidden storage', () => {
 	});
 	it('is a slide-out beside the pipes where 120 mm are free', () => {
 		const sink = nookOf(kitchen, 'sink');
-		const trap = { kind: 'trap', yMm: 200, zMm: 0, depthMm: 200, heightMm: 400 } as const;
+		const trap = {
+			id: 'trap' as never,
+			kind: 'trap',
+			yMm: 200,
+			zMm: 0,
+			depthMm: 200,
+			heightMm: 400
+		} as const;
 		const piped = apply(kitchen, addObstruction(sink.id, { ...trap, xMm: 300, widthMm: 150 }));
 		expect(widestGap(piped.nooks[sink.id]!, 10)).toEqual({ fromMm: 460, widthMm: 304 });
 		const [place] = found(piped, 'slide-out');
@@ -133,7 +140,7 @@ describe('hidden storage', () => {
 		const door = apply(gap, (draft) => {
 			const { offsetMm } = Object.values(draft.cabinets).find((one) => one.form === 'fridge')!;
 			draft.rooms['kitchen']!.doors = [
-				{ a: { x: offsetMm - 250, y: 0 }, b: { x: offsetMm, y: 0 } }
+				{ id: 'd' as never, a: { x: offsetMm - 250, y: 0 }, b: { x: offsetMm, y: 0 } }
 			];
 		});
 		expect(found(door, 'trolley')).toEqual([]);
@@ -143,13 +150,17 @@ describe('hidden storage', () => {
 		const bed = (clearBelowMm: number) =>
 			apply(
 				stocked,
-				addObstacle('kitchen', {
-					kind: 'bed',
-					name: 'Bed',
-					widthMm: 1000,
-					depthMm: 2000,
-					clearBelowMm
-				})
+				addObstacle(
+					'kitchen',
+					{
+						kind: 'bed',
+						name: 'Bed',
+						widthMm: 1000,
+						depthMm: 2000,
+						clearBelowMm
+					},
+					'bed'
+				)
 			);
 		expect(found(bed(140), 'under-bed')).toEqual([]);
 		const [place] = found(bed(200), 'under-bed');

@@ -20,22 +20,23 @@ export function addPerson(id: string, name: string): Edit {
 	};
 }
 
-/** Makes the edit that changes some of what is known of a person. */
-export function changePerson(id: string, change: Partial<Omit<Person, 'id'>>): Edit {
+export type PersonChange = Partial<Omit<Person, 'id' | 'limits'>> & {
+	readonly limits?: Partial<Person['limits']>;
+};
+
+/** Makes the edit that changes some of what is known of a person; limits that are not named stay. */
+export function changePerson(id: string, { limits, ...change }: PersonChange): Edit {
 	return (draft) => {
 		const person = draft.people[id];
-		if (person) Object.assign(person, change);
+		if (!person) return;
+		Object.assign(person, change);
+		Object.assign(person.limits, limits);
 	};
 }
 
 /** Makes the edit that takes a person away; what was theirs alone is then everybody's. */
 export function removePerson(id: string): Edit {
-	return (draft) => {
-		for (const thing of Object.values(draft.things))
-			if (thing.userIds.includes(id as PersonId))
-				thing.userIds = thing.userIds.filter((user) => user !== id);
-		delete draft.people[id];
-	};
+	return (draft) => void delete draft.people[id];
 }
 
 /** Makes the edit that adds a pet. */

@@ -42,6 +42,7 @@ export {
 	nextPegMm,
 	removeNook
 } from './shape-edits';
+export { SURVEY_COMMANDS } from './commands';
 export {
 	addCorner,
 	addObstacle,
@@ -51,6 +52,7 @@ export {
 	moveCorner,
 	moveStation,
 	moveWall,
+	removeCorner,
 	removeObstacle,
 	removeRoom,
 	removeRun,
@@ -61,19 +63,28 @@ export {
 	snapPoint,
 	snapTo,
 	USUAL_OBSTACLES,
+	type NewObstacle,
 	type Snapped
 } from './plan-edits';
 export {
 	addDoor,
-	dragPlanItem,
+	moveDoor,
 	moveRoom,
-	nudgePlanItem,
-	planItemKey,
+	moveRunEnd,
 	removeDoor,
 	setDoorWidth,
-	setWallLength,
-	type PlanItem
+	setWallLength
 } from './plan-items';
+export {
+	dragPlanItem,
+	nudgePlanItem,
+	PLAN_MOVES,
+	planItemKey,
+	type PlanItem,
+	type PlanMove
+} from './plan-drag';
+export { changeCabinet, changeNook, changeRoom, nameRun, nameStation } from './changes';
+export { dropPart, partOf, wallOf } from './parts';
 export { addSocket, moveSocket, removeSocket, socketMm } from './sockets';
 export { tapeKey, tapeStep, tapeSteps, type TapeStep } from './tape';
 export { findHidden, fixingsOf, ratedLoadG } from './hidden';
@@ -85,6 +96,7 @@ export {
 	addCabinet,
 	addObstruction,
 	addRoom,
+	changeObstruction,
 	nextOffsetMm,
 	placeStation,
 	removeCabinet,

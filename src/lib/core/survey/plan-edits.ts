@@ -1,4 +1,5 @@
-import { RunId, type Edit, type Home, type Obstacle, type Point, type Run } from '../model';
+import { PartId, RunId, type Edit, type Home, type Obstacle, type Point, type Run } from '../model';
+import { dropPart, partOf, wallOf } from './parts';
 import { runAxes } from './place';
 import { isInside } from './walk-space';
 
@@ -62,12 +63,12 @@ export function snapCabinet(home: Home, cabinetId: string, offsetMm: number): Sn
 export function snapPoint(
 	home: Home,
 	point: Point,
-	skip: (room: string, corner: number) => boolean
+	skip: (room: string, corner: string) => boolean
 ): Point {
 	const marks = (side: 'x' | 'y') =>
 		Object.values(home.rooms).flatMap((room) =>
-			room.outline.flatMap((corner, i) =>
-				skip(room.id, i) ? [] : [{ mm: corner[side], to: 'room' as const }]
+			room.outline.flatMap((corner) =>
+				skip(room.id, corner.id) ? [] : [{ mm: corner[side], to: 'room' as const }]
 			)
 		);
 	return { x: snapTo(point.x, marks('x')).mm, y: snapTo(point.y, marks('y')).mm };
@@ -78,44 +79,49 @@ const CORNER_MM = 20;
 const near = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y) <= CORNER_MM;
 
 /** Makes the edit that moves a corner of a room; the ends of runs that lie on it go along. */
-export function moveCorner(roomId: string, index: number, to: Point): Edit {
+export function moveCorner(roomId: string, cornerId: string, to: Point): Edit {
 	return (draft) => {
 		const room = draft.rooms[roomId];
-		const corner = room?.outline[index];
+		const corner = partOf(room?.outline, cornerId);
 		if (!room || !corner) return;
-		const from = { ...corner };
+		const from = { x: corner.x, y: corner.y };
 		for (const run of Object.values(draft.runs)) {
 			if (run.roomId !== roomId) continue;
-			if (near(run.from, from)) run.from = { ...to };
-			if (near(run.to, from)) run.to = { ...to };
+			if (near(run.from, from)) run.from = { x: to.x, y: to.y };
+			if (near(run.to, from)) run.to = { x: to.x, y: to.y };
 		}
-		room.outline[index] = { ...to };
+		Object.assign(corner, { x: to.x, y: to.y });
 	};
 }
 
-/** Makes the edit that moves a whole wall of a room, from corner `index` to the next, by a vector. */
-export function moveWall(roomId: string, index: number, by: Point): Edit {
+/** Makes the edit that moves a whole wall of a room, from its corner to the next, by a vector. */
+export function moveWall(roomId: string, wall: string, by: Point): Edit {
 	return (draft) => {
-		const room = draft.rooms[roomId];
-		if (!room) return;
-		for (const i of [index, (index + 1) % room.outline.length]) {
-			const { x, y } = room.outline[i]!;
-			moveCorner(roomId, i, { x: x + by.x, y: y + by.y })(draft);
-		}
+		for (const { id, x, y } of wallOf(draft.rooms[roomId]?.outline, wall) ?? [])
+			moveCorner(roomId, id, { x: x + by.x, y: y + by.y })(draft);
 	};
 }
 
 /** Makes the edit that adds a corner in the middle of a wall, so that a room can have a recess. */
-export function addCorner(roomId: string, index: number): Edit {
+export function addCorner(roomId: string, wall: string, id: string): Edit {
 	return (draft) => {
 		const room = draft.rooms[roomId];
-		const a = room?.outline[index];
-		const b = room?.outline[(index + 1) % room.outline.length];
-		if (!room || !a || !b) return;
-		room.outline.splice(index + 1, 0, {
+		const ends = wallOf(room?.outline, wall);
+		if (!room || !ends) return;
+		const [a, b] = ends;
+		room.outline.splice(room.outline.indexOf(a) + 1, 0, {
+			id: PartId.parse(id),
 			x: Math.round((a.x + b.x) / 2),
 			y: Math.round((a.y + b.y) / 2)
 		});
+	};
+}
+
+/** Makes the edit that takes a corner out of a room, which keeps at least three. */
+export function removeCorner(roomId: string, cornerId: string): Edit {
+	return (draft) => {
+		const outline = draft.rooms[roomId]?.outline;
+		if (outline && outline.length > 3) dropPart(outline, cornerId);
 	};
 }
 
@@ -133,8 +139,8 @@ export function resizeRoom(roomId: string, widthMm: number, depthMm: number): Ed
 		// Corners in between keep their share of the way.
 		const scale = (value: number, from: number, to: number, size: number) =>
 			to > from ? Math.round(from + ((value - from) / (to - from)) * size) : value;
-		room.outline.forEach((point, i) =>
-			moveCorner(roomId, i, {
+		room.outline.forEach((point) =>
+			moveCorner(roomId, point.id, {
 				x: scale(point.x, left, right, widthMm),
 				y: scale(point.y, top, bottom, depthMm)
 			})(draft)
@@ -163,8 +169,10 @@ export function moveCabinet(cabinetId: string, offsetMm: number): Edit {
 	};
 }
 
+export type NewObstacle = Omit<Obstacle, 'id' | 'x' | 'y'>;
+
 /** Usual sizes of what one walks round, that a user then corrects, mm. */
-export const USUAL_OBSTACLES: Readonly<Record<Obstacle['kind'], Omit<Obstacle, 'x' | 'y'>>> = {
+export const USUAL_OBSTACLES: Readonly<Record<Obstacle['kind'], NewObstacle>> = {
 	island: { kind: 'island', name: 'Island', widthMm: 1800, depthMm: 900, clearBelowMm: 0 },
 	table: { kind: 'table', name: 'Table', widthMm: 1600, depthMm: 900, clearBelowMm: 700 },
 	bed: { kind: 'bed', name: 'Bed', widthMm: 900, depthMm: 2000, clearBelowMm: 250 },
@@ -173,13 +181,14 @@ export const USUAL_OBSTACLES: Readonly<Record<Obstacle['kind'], Omit<Obstacle, '
 };
 
 /** Makes the edit that sets something to walk round into the middle of a room. */
-export function addObstacle(roomId: string, obstacle: Omit<Obstacle, 'x' | 'y'>): Edit {
+export function addObstacle(roomId: string, obstacle: NewObstacle, id: string): Edit {
 	return (draft) => {
 		const room = draft.rooms[roomId];
 		if (!room) return;
 		const middle = (side: 'x' | 'y') =>
 			room.outline.reduce((sum, point) => sum + point[side], 0) / room.outline.length;
 		room.obstacles.push({
+			id: PartId.parse(id),
 			...obstacle,
 			x: Math.round(middle('x') - obstacle.widthMm / 2),
 			y: Math.round(middle('y') - obstacle.depthMm / 2)
@@ -188,27 +197,29 @@ export function addObstacle(roomId: string, obstacle: Omit<Obstacle, 'x' | 'y'>)
 }
 
 /** Makes the edit that changes one obstacle of a room. */
-export function changeObstacle(roomId: string, index: number, change: Partial<Obstacle>): Edit {
+export function changeObstacle(
+	roomId: string,
+	obstacleId: string,
+	change: Partial<Omit<Obstacle, 'id'>>
+): Edit {
 	return (draft) => {
-		const obstacle = draft.rooms[roomId]?.obstacles[index];
+		const obstacle = partOf(draft.rooms[roomId]?.obstacles, obstacleId);
 		if (obstacle) Object.assign(obstacle, change);
 	};
 }
 
 /** Makes the edit that takes an obstacle out of a room. */
-export function removeObstacle(roomId: string, index: number): Edit {
-	return (draft) => {
-		draft.rooms[roomId]?.obstacles.splice(index, 1);
-	};
+export function removeObstacle(roomId: string, obstacleId: string): Edit {
+	return (draft) => dropPart(draft.rooms[roomId]?.obstacles, obstacleId);
 }
 
 /** Makes the edit that adds a run along a wall of a room: whoever faces it sees its `from` on the left. */
-export function addRun(roomId: string, id: string, name: string, wall: number): Edit {
+export function addRun(roomId: string, id: string, name: string, wall: string): Edit {
 	return (draft) => {
 		const room = draft.rooms[roomId];
-		const a = room?.outline[wall];
-		const b = room?.outline[(wall + 1) % room.outline.length];
-		if (!room || !a || !b) return;
+		const ends = wallOf(room?.outline, wall)?.map(({ x, y }) => ({ x, y }));
+		if (!room || !ends) return;
+		const [a, b] = ends as [Point, Point];
 		const runId = RunId.parse(id);
 		draft.runs[runId] = {
 			id: runId,
@@ -240,15 +251,9 @@ export function removeRun(runId: string): Edit {
 /** Makes the edit that takes a room away when it is empty: no cabinet stands in it. Its runs and stations go along. */
 export function removeRoom(roomId: string): Edit {
 	return (draft) => {
-		const runs = new Set<string>(
-			Object.values(draft.runs)
-				.filter((run) => run.roomId === roomId)
-				.map((run) => run.id)
+		const stands = Object.values(draft.cabinets).some(
+			({ runId }) => draft.runs[runId]?.roomId === roomId
 		);
-		if (Object.values(draft.cabinets).some((cabinet) => runs.has(cabinet.runId))) return;
-		for (const id of runs) delete draft.runs[id];
-		for (const station of Object.values(draft.stations))
-			if (station.roomId === roomId) delete draft.stations[station.id];
-		delete draft.rooms[roomId];
+		if (!stands) delete draft.rooms[roomId];
 	};
 }

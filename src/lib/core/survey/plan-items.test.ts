@@ -1,33 +1,37 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bareKitchen } from '../fixtures/tiny-home';
+import { editOf } from '../commands';
 import { applyEdit, type Edit, type Home } from '../model';
 import { addObstacle } from './plan-edits';
 import { addSocket } from './sockets';
 import {
-	addDoor,
 	dragPlanItem,
-	moveRoom,
 	nudgePlanItem,
 	planItemKey,
-	setDoorWidth,
-	setWallLength,
-	type PlanItem
-} from './plan-items';
+	type PlanItem,
+	type PlanMove
+} from './plan-drag';
+import { addDoor, moveRoom, setDoorWidth, setWallLength } from './plan-items';
 
-const apply = (home: Home, edit: Edit | null): Home => (edit ? applyEdit(home, edit).home : home);
+const apply = (home: Home, change: Edit | PlanMove | null): Home =>
+	change ? applyEdit(home, typeof change === 'function' ? change : editOf(change)).home : home;
 function kitchen() {
 	let home = bareKitchen();
 	const room = Object.values(home.rooms)[0]!;
 	home = apply(
 		home,
-		addObstacle(room.id, {
-			kind: 'island',
-			name: 'Island',
-			widthMm: 800,
-			depthMm: 600,
-			clearBelowMm: 0
-		})
+		addObstacle(
+			room.id,
+			{
+				kind: 'island',
+				name: 'Island',
+				widthMm: 800,
+				depthMm: 600,
+				clearBelowMm: 0
+			},
+			'island'
+		)
 	);
 	const named = (form: string) => Object.values(home.cabinets).find((c) => c.form === form)!;
 	return { home, room: home.rooms[room.id]!, left: named('drawers'), right: named('fridge') };
@@ -54,15 +58,15 @@ describe('dragging on the plan', () => {
 	it('draws a socket to the wall, takes it along with its room, and steps it exactly', () => {
 		const { home, room } = kitchen();
 		const [wall] = room.outline;
-		const item = { kind: 'socket', id: room.id, index: 0 } as const;
-		const set = apply(home, addSocket(room.id, { x: wall!.x + 700, y: wall!.y + 300 }));
+		const item = { kind: 'socket', id: room.id, part: 's1' } as const;
+		const set = apply(home, addSocket(room.id, { x: wall!.x + 700, y: wall!.y + 300 }, 's1'));
 		const dragged = apply(set, dragPlanItem(set, item, { x: 110, y: -280 }));
-		expect(dragged.rooms[room.id]!.sockets).toEqual([{ x: wall!.x + 810, y: wall!.y }]);
+		expect(dragged.rooms[room.id]!.sockets).toEqual([{ id: 's1', x: wall!.x + 810, y: wall!.y }]);
 		const stepped = apply(dragged, nudgePlanItem(dragged, item, { x: 7, y: 0 }));
 		expect(stepped.rooms[room.id]!.sockets[0]!.x).toBe(wall!.x + 817);
 		const moved = apply(stepped, moveRoom(room.id, { x: 1000, y: 0 }));
 		expect(moved.rooms[room.id]!.sockets[0]!.x).toBe(wall!.x + 1817);
-		const gone = { ...item, index: 4 };
+		const gone = { ...item, part: 'none' };
 		expect(dragPlanItem(set, gone, { x: 1, y: 1 })).toBeNull();
 		expect(nudgePlanItem(set, gone, { x: 1, y: 1 })).toBeNull();
 	});
@@ -70,7 +74,7 @@ describe('dragging on the plan', () => {
 		const { home, room } = kitchen();
 		const moved = apply(
 			home,
-			dragPlanItem(home, { kind: 'wall', id: room.id, index: 1 }, { x: 503, y: 240 })
+			dragPlanItem(home, { kind: 'wall', id: room.id, part: 'corner-2' }, { x: 503, y: 240 })
 		);
 		expect(size(moved.rooms[room.id]!)).toEqual({ w: size(room).w + 500, d: size(room).d });
 		const ends = Object.values(moved.runs).map(({ from, to }) => Math.max(from.x, to.x));
@@ -83,14 +87,17 @@ describe('dragging on the plan', () => {
 		const right = Math.max(...room.outline.map((p) => p.x));
 		const island = room.obstacles[0]!;
 		const by = { x: right - island.widthMm - island.x - 40, y: 0 };
-		const moved = apply(home, dragPlanItem(home, { kind: 'obstacle', id: room.id, index: 0 }, by));
+		const moved = apply(
+			home,
+			dragPlanItem(home, { kind: 'obstacle', id: room.id, part: 'island' }, by)
+		);
 		expect(moved.rooms[room.id]!.obstacles[0]!.x).toBe(right - island.widthMm);
 	});
 	it('does nothing for what is gone or cannot be moved as a whole', () => {
 		const { home } = kitchen();
 		const by = { x: 100, y: 100 };
 		expect(dragPlanItem(home, { kind: 'station', id: 'none' }, by)).toBeNull();
-		expect(dragPlanItem(home, { kind: 'corner', id: 'none', index: 0 }, by)).toBeNull();
+		expect(dragPlanItem(home, { kind: 'corner', id: 'none', part: 'corner-1' }, by)).toBeNull();
 		expect(dragPlanItem(home, { kind: 'run', id: Object.keys(home.runs)[0]! }, by)).toBeNull();
 	});
 });
@@ -98,19 +105,19 @@ describe('dragging on the plan', () => {
 describe('exact numbers on the plan', () => {
 	it('sets a wall to a length and leaves corners square', () => {
 		const { home, room } = kitchen();
-		const longer = apply(home, setWallLength(room.id, 0, 4321)).rooms[room.id]!;
+		const longer = apply(home, setWallLength(room.id, 'corner-1', 4321)).rooms[room.id]!;
 		expect(size(longer)).toEqual({ w: 4321, d: size(room).d });
-		expect(apply(home, setWallLength(room.id, 0, 0)).rooms[room.id]).toEqual(room);
+		expect(apply(home, setWallLength(room.id, 'corner-1', 0)).rooms[room.id]).toEqual(room);
 	});
 	it('adds a doorway outside the wall, no wider than the wall, and widens it about its middle', () => {
 		const { home, room } = kitchen();
 		const doors = room.doors.length;
-		const made = apply(home, addDoor(room.id, 2));
+		const made = apply(home, addDoor(room.id, 'corner-3', 'd'));
 		const door = made.rooms[room.id]!.doors[doors]!;
 		expect(Math.hypot(door.b.x - door.a.x, door.b.y - door.a.y)).toBe(800);
 		// The third wall runs along the bottom; the doorway lies in the wall below it.
 		expect(door.a.y).toBe(Math.max(...room.outline.map((p) => p.y)) + 50);
-		const wide = apply(made, setDoorWidth(room.id, doors, 1000)).rooms[room.id]!.doors[doors]!;
+		const wide = apply(made, setDoorWidth(room.id, 'd', 1000)).rooms[room.id]!.doors[doors]!;
 		expect(wide.a.x + wide.b.x).toBe(door.a.x + door.b.x);
 		expect(Math.abs(wide.b.x - wide.a.x)).toBe(1000);
 	});
@@ -134,8 +141,8 @@ describe('exact numbers on the plan', () => {
 		const station = Object.keys(home.stations)[0]!;
 		const items: PlanItem[] = [
 			{ kind: 'room', id: room.id },
-			{ kind: 'corner', id: room.id, index: 2 },
-			{ kind: 'obstacle', id: room.id, index: 0 },
+			{ kind: 'corner', id: room.id, part: 'corner-3' },
+			{ kind: 'obstacle', id: room.id, part: 'island' },
 			{ kind: 'station', id: station },
 			{ kind: 'cabinet', id: right.id }
 		];

@@ -158,10 +158,5 @@ export function levelShelves(cabinetId: string): Edit {
 
 /** Makes the edit that takes a nook away; what stood there lies on the table. */
 export function removeNook(nookId: string): Edit {
-	return (draft) => {
-		for (const lot of Object.values(draft.lots)) if (lot.nookId === nookId) lot.nookId = null;
-		spoil(draft as Home, nookId);
-		draft.pins = draft.pins.filter((pin) => pin.nookId !== nookId);
-		delete draft.nooks[nookId];
-	};
+	return (draft) => void delete draft.nooks[nookId];
 }

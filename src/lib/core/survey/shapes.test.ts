@@ -166,24 +166,28 @@ describe('cabinets', () => {
 
 describe('the plan', () => {
 	it('keeps runs on their walls when a corner or a wall is moved', () => {
-		const moved = apply(kitchen, moveCorner('kitchen', 1, { x: 4000, y: -100 }));
+		const moved = apply(kitchen, moveCorner('kitchen', 'corner-2', { x: 4000, y: -100 }));
 		expect(moved.runs['back']!.to).toEqual({ x: 4000, y: -100 });
-		const wider = apply(kitchen, moveWall('kitchen', 1, { x: 500, y: 0 }));
+		const wider = apply(kitchen, moveWall('kitchen', 'corner-2', { x: 500, y: 0 }));
 		expect(runAxes(wider.runs['back']!).lengthMm).toBe(4100);
 		expect(runAxes(wider.runs['front']!).lengthMm).toBe(4100);
 	});
 	it('takes exact numbers', () => {
 		const home = apply(kitchen, resizeRoom('kitchen', 4200, 3000));
 		expect(home.rooms['kitchen']!.outline).toEqual([
-			{ x: 0, y: 0 },
-			{ x: 4200, y: 0 },
-			{ x: 4200, y: 3000 },
-			{ x: 0, y: 3000 }
+			{ id: 'corner-1', x: 0, y: 0 },
+			{ id: 'corner-2', x: 4200, y: 0 },
+			{ id: 'corner-3', x: 4200, y: 3000 },
+			{ id: 'corner-4', x: 0, y: 3000 }
 		]);
 		expect(home.runs['front']!.from).toEqual({ x: 4200, y: 3000 });
 	});
 	it('has recesses, and runs that face the room along any wall', () => {
-		const home = apply(kitchen, addCorner('kitchen', 0), addRun('kitchen', 'r', 'Recess', 2));
+		const home = apply(
+			kitchen,
+			addCorner('kitchen', 'corner-1', 'new'),
+			addRun('kitchen', 'r', 'Recess', 'corner-2')
+		);
 		expect(home.rooms['kitchen']!.outline).toHaveLength(5);
 		const { along, towards } = runAxes(home.runs['r']!);
 		expect([along, towards].every(({ x, y }) => Math.abs(Math.hypot(x, y) - 1) < 1e-9)).toBe(true);
@@ -195,17 +199,21 @@ describe('the plan', () => {
 	it('has things to walk round, and draws points to the lines of rooms', () => {
 		const home = apply(
 			kitchen,
-			addObstacle('kitchen', {
-				kind: 'table',
-				name: 'Table',
-				widthMm: 800,
-				depthMm: 600,
-				clearBelowMm: 700
-			}),
-			changeObstacle('kitchen', 0, { x: 500 })
+			addObstacle(
+				'kitchen',
+				{
+					kind: 'table',
+					name: 'Table',
+					widthMm: 800,
+					depthMm: 600,
+					clearBelowMm: 700
+				},
+				'table'
+			),
+			changeObstacle('kitchen', 'table', { x: 500 })
 		);
 		expect(home.rooms['kitchen']!.obstacles[0]).toMatchObject({ x: 500, y: 900, name: 'Table' });
-		expect(apply(home, removeObstacle('kitchen', 0)).rooms['kitchen']!.obstacles).toEqual([]);
+		expect(apply(home, removeObstacle('kitchen', 'table')).rooms['kitchen']!.obstacles).toEqual([]);
 		expect(snapPoint(home, { x: 3570, y: 1003 }, () => false)).toEqual({ x: 3600, y: 1000 });
 		expect(snapPoint(home, { x: 3570, y: 1003 }, () => true)).toEqual({ x: 3570, y: 1000 });
 	});
@@ -251,7 +259,9 @@ describe('the work triangle', () => {
 	it('is crossed by a way from the door to the table', () => {
 		const crossed = apply(withHob, (draft) => {
 			const sink = station(draft as Home, 'sink').at;
-			draft.rooms['kitchen']!.doors = [{ a: { x: 0, y: 1100 }, b: { x: 0, y: 1900 } }];
+			draft.rooms['kitchen']!.doors = [
+				{ id: 'd' as never, a: { x: 0, y: 1100 }, b: { x: 0, y: 1900 } }
+			];
 			draft.stations['table'] = {
 				id: 'table' as never,
 				kind: 'table',

@@ -9,7 +9,8 @@ const kitchen = bareKitchen();
 const place = nooksInOrder(kitchen)[0]!;
 const at = standingPoint(place);
 const roomId = place.room.id;
-const near = (home: Home, x: number) => apply(home, addSocket(roomId, { x: at.x + x, y: at.y }));
+const near = (home: Home, x: number) =>
+	apply(home, addSocket(roomId, { x: at.x + x, y: at.y }, `s${x}`));
 const far = (home: Home, ...kinds: Parameters<typeof socketMm>[2]) =>
 	socketMm(home, nooksInOrder(home)[0]!, kinds);
 
@@ -37,8 +38,10 @@ describe('the way to a socket', () => {
 
 it('is moved and taken away; one that is not there changes nothing', () => {
 	const home = near(near(kitchen, 1), 2);
-	const moved = apply(home, moveSocket(roomId, 1, { x: 7, y: 8 }));
-	expect(moved.rooms[roomId]!.sockets[1]).toEqual({ x: 7, y: 8 });
-	expect(apply(moved, removeSocket(roomId, 0)).rooms[roomId]!.sockets).toEqual([{ x: 7, y: 8 }]);
-	expect(apply(home, moveSocket(roomId, 5, { x: 7, y: 8 }))).toEqual(home);
+	const moved = apply(home, moveSocket(roomId, 's2', { x: 7, y: 8 }));
+	expect(moved.rooms[roomId]!.sockets[1]).toEqual({ id: 's2', x: 7, y: 8 });
+	expect(apply(moved, removeSocket(roomId, 's1')).rooms[roomId]!.sockets).toEqual([
+		{ id: 's2', x: 7, y: 8 }
+	]);
+	expect(apply(home, moveSocket(roomId, 'none', { x: 7, y: 8 }))).toEqual(home);
 });

@@ -1,4 +1,5 @@
-import type { Edit, Home, Point, StationKind } from '../model';
+import { PartId, type Edit, type Home, type Point, type StationKind } from '../model';
+import { dropPart, partOf } from './parts';
 import { standingPoint, type NookPlace } from './place';
 
 /** What stands at a station is plugged in no farther away, mm in a straight line. */
@@ -7,21 +8,21 @@ const AT_STATION_MM = 2500;
 const farMm = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y);
 
 /** Makes the edit that marks a socket at a point of a room. */
-export function addSocket(roomId: string, at: Point): Edit {
-	return (draft) => void draft.rooms[roomId]?.sockets.push({ ...at });
+export function addSocket(roomId: string, { x, y }: Point, id: string): Edit {
+	return (draft) => void draft.rooms[roomId]?.sockets.push({ id: PartId.parse(id), x, y });
 }
 
 /** Makes the edit that moves one socket of a room to a point. */
-export function moveSocket(roomId: string, index: number, at: Point): Edit {
+export function moveSocket(roomId: string, socketId: string, { x, y }: Point): Edit {
 	return (draft) => {
-		const socket = draft.rooms[roomId]?.sockets[index];
-		if (socket) Object.assign(socket, at);
+		const socket = partOf(draft.rooms[roomId]?.sockets, socketId);
+		if (socket) Object.assign(socket, { x, y });
 	};
 }
 
 /** Makes the edit that takes one socket of a room away. */
-export function removeSocket(roomId: string, index: number): Edit {
-	return (draft) => void draft.rooms[roomId]?.sockets.splice(index, 1);
+export function removeSocket(roomId: string, socketId: string): Edit {
+	return (draft) => dropPart(draft.rooms[roomId]?.sockets, socketId);
 }
 
 /**

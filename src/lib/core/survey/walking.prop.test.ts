@@ -76,7 +76,8 @@ function home(rooms: number, obstacles: readonly Body[]): Home {
 	let made = makeHome({ id: 'walk', name: 'Walk', now: NOW });
 	for (let r = 0; r < rooms; r++) made = room(made, `room${r}`);
 	return apply(made, (draft) => {
-		draft.rooms['room0']!.obstacles = obstacles.map((o) => ({
+		draft.rooms['room0']!.obstacles = obstacles.map((o, i) => ({
+			id: `island-${i}` as never,
 			...o,
 			kind: 'island',
 			name: 'island',

@@ -18,3 +18,4 @@ export {
 	type Stage,
 	type StageProgress
 } from './next-steps';
+export { UPKEEP_COMMANDS } from './commands';

@@ -49,3 +49,11 @@ export function togglePin(groupId: string, nookId: string, kind: Pin['kind']): E
 		else draft.pins.push({ groupId: GroupId.parse(groupId), nookId: NookId.parse(nookId), kind });
 	};
 }
+
+/** Makes the edit that says until when the household still learns the places of a plan; null: not said. */
+export function learnUntil(planId: string, until: string | null): Edit {
+	return (draft) => {
+		const plan = draft.zonePlans[planId];
+		if (plan) plan.learnUntil = until;
+	};
+}

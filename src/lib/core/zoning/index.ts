@@ -75,3 +75,4 @@ export {
 } from './compare';
 export type { RuleAgainst } from './rules-against';
 export { whyLeft, type SmallestChange, type WhyLeft } from './why-left';
+export { ZONING_COMMANDS } from './commands';

@@ -1,6 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import type { GroupFigures } from '../grouping';
-import { DEFAULT_SETTINGS, type Cabinet, type Home, type Nook, type Person } from '../model';
+import {
+	blankGroup,
+	DEFAULT_SETTINGS,
+	type Cabinet,
+	type Home,
+	type Nook,
+	type Person
+} from '../model';
 import { apply, bareKitchen } from '../fixtures/tiny-home';
 import { placeOfNook, usableSpace, type NookPlace } from '../survey';
 import { hardRuleBroken, kindsAndConflicts, type RuleInput } from './hard-rules';
@@ -254,12 +261,19 @@ describe('hard rules', () => {
 		[
 			'a place that was ruled out',
 			{
-				home: (d) =>
-					void (d.pins = Object.values(d.nooks).map((n) => ({
+				home: (d) => {
+					d.groups['g'] = {
+						...blankGroup(),
+						id: 'g',
+						name: 'G',
+						tag: { code: 'GG', hue: 0 }
+					} as never;
+					d.pins = Object.values(d.nooks).map((n) => ({
 						groupId: 'g',
 						nookId: n.id,
 						kind: 'ban' as const
-					})) as never)
+					})) as never;
+				}
 			},
 			'banned'
 		]
@@ -375,7 +389,9 @@ describe('soft rules', () => {
 			{
 				group: { things: [{ category: 'kitchen.appliances' } as never] },
 				home: (d) =>
-					Object.values(d.rooms).forEach((room) => room.sockets.push({ x: 90_000, y: 0 }))
+					Object.values(d.rooms).forEach((room) =>
+						room.sockets.push({ id: 's' as never, x: 90_000, y: 0 })
+					)
 			},
 			'socket-far'
 		]

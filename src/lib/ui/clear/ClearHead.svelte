@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import { goingOut, halfDone, onTheTable } from '$lib/core/clearing';
-	import { today } from '$lib/state/clock';
+	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import PartNav from '$lib/ui/frame/PartNav.svelte';
 	import StageHead from '$lib/ui/frame/StageHead.svelte';

@@ -3,20 +3,15 @@
 	import Pause from '@lucide/svelte/icons/pause';
 	import Play from '@lucide/svelte/icons/play';
 	import {
-		endSession,
 		estimatePlace,
 		halfDone,
 		openSession,
-		resumeSession,
-		startSession,
-		stopSession,
 		straysFor,
-		tickStray,
 		workedMinutes
 	} from '$lib/core/clearing';
 	import { NookId } from '$lib/core/model';
 	import { estimateText, minutesText } from '$lib/messages/clearing';
-	import { now } from '$lib/state/clock';
+	import { now } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import { ticking } from '$lib/state/tick.svelte';
@@ -42,20 +37,17 @@
 
 	function toggle() {
 		if (!session)
-			store.edit(
-				`start on ${name}`,
-				startSession({
-					id: newId(),
-					nookId: NookId.parse(nookId),
-					plannedMin: estimate.minutes,
-					now: now()
-				})
-			);
-		else if (session.runningSince) store.edit(`stop at ${name}`, stopSession(session.id, now()));
-		else store.edit(`go on with ${name}`, resumeSession(session.id, now()));
+			store.run(`start on ${name}`, 'startSession', {
+				id: newId(),
+				nookId: NookId.parse(nookId),
+				plannedMin: estimate.minutes,
+				now: now()
+			});
+		else if (session.runningSince) store.run(`stop at ${name}`, 'stopSession', session.id, now());
+		else store.run(`go on with ${name}`, 'resumeSession', session.id, now());
 	}
 	function finish() {
-		if (session) store.edit(`finish ${name}`, endSession(session.id, looked, now()));
+		if (session) store.run(`finish ${name}`, 'endSession', session.id, looked, now());
 	}
 	function keys(event: KeyboardEvent) {
 		if ((event.target as HTMLElement).closest('input, textarea, select')) return;
@@ -115,7 +107,7 @@
 								type="checkbox"
 								class="size-5"
 								checked={session.strays.includes(stray.key)}
-								onchange={() => store.edit(`look for strays`, tickStray(session.id, stray.key))}
+								onchange={() => store.run(`look for strays`, 'tickStray', session.id, stray.key)}
 							/>{stray.words}</label
 						>
 					</li>

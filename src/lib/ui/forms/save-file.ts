@@ -1,3 +1,5 @@
+import type { Home } from '$lib/core/model';
+
 /** Hands a made file to the browser to save. */
 export function saveFile(name: string, content: string | ArrayBuffer, type: string): void {
 	const url = URL.createObjectURL(new Blob([content], { type }));
@@ -17,4 +19,10 @@ export function fileName(name: string, ending: string): string {
 		.replace(/[^a-z0-9]+/g, '-')
 		.replace(/^-|-$/g, '');
 	return `${base || 'home'}.${ending}`;
+}
+
+/** Hands a home to the browser to save as a home file. */
+export async function exportHome(home: Home): Promise<void> {
+	const { writeHomeFile } = await import('$lib/core/interchange');
+	saveFile(fileName(home.name, 'keepnook.json'), writeHomeFile(home), 'application/json');
 }

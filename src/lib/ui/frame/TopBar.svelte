@@ -28,7 +28,13 @@
 				].join(', ')
 			}));
 	});
-	const SAVE_WORDS = { saved: 'Saved', saving: 'Saving …', failed: 'Not saved' } as const;
+	const SAVE_WORDS = {
+		saved: 'Saved',
+		saving: 'Saving …',
+		failed: 'Not saved',
+		gone: 'Not saved'
+	} as const;
+	const isUnsafe = $derived(store.saveState === 'failed' || store.saveState === 'gone');
 </script>
 
 <header class="bar no-print">
@@ -69,9 +75,7 @@
 			aria-label={store.redoLabel ? `Redo: ${store.redoLabel}` : 'Redo'}
 			><Redo2 size={20} /><span class="wide">Redo</span></button
 		>
-		<span class="saved" class:failed={store.saveState === 'failed'} role="status"
-			>{SAVE_WORDS[store.saveState]}</span
-		>
+		<span class="saved" class:failed={isUnsafe} role="status">{SAVE_WORDS[store.saveState]}</span>
 	</div>
 	<i class="break" aria-hidden="true"></i>
 	<div class="tools choices">
@@ -82,7 +86,7 @@
 				value={home.units}
 				onchange={(event) => {
 					const units = event.currentTarget.value as typeof home.units;
-					store.edit(`units ${units}`, (draft) => void (draft.units = units));
+					store.run(`units ${units}`, 'changeHome', { units });
 				}}
 			>
 				<option value="mm">mm</option>

@@ -1,6 +1,5 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
-	import { addOwnBin, addUsualKinds, setOwned } from '$lib/core/fitting';
 	import { formatLength, parseLength } from '$lib/core/model';
 	import { lengthIssueText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
@@ -25,10 +24,14 @@
 		if (Math.min(widthMm, depthMm, heightMm) < 10)
 			return void (wrong = 'A container is at least 10 mm on every side. Check the unit.');
 		wrong = '';
-		store.edit(
-			`container ${own.name}`,
-			addOwnBin({ id: newId(), name: own.name.trim(), widthMm, depthMm, heightMm, owned: 1 })
-		);
+		store.run(`container ${own.name}`, 'addOwnBin', {
+			id: newId(),
+			name: own.name.trim(),
+			widthMm,
+			depthMm,
+			heightMm,
+			owned: 1
+		});
 		own = { name: '', width: '', depth: '', height: '' };
 	}
 </script>
@@ -40,7 +43,7 @@
 		depth × height.
 	</p>
 	{#if !kinds.length}
-		<button class="tool" onclick={() => store.edit('usual containers', addUsualKinds())}
+		<button class="tool" onclick={() => store.run('usual containers', 'addUsualKinds')}
 			>Show the usual kinds</button
 		>
 	{/if}
@@ -64,9 +67,11 @@
 					aria-label="{kind.name} owned"
 					value={kind.owned}
 					onchange={(event) =>
-						store.edit(
+						store.run(
 							`${kind.name} owned`,
-							setOwned(kind.id, Number(event.currentTarget.value) || 0)
+							'setOwned',
+							kind.id,
+							Number(event.currentTarget.value) || 0
 						)}
 				/>
 			</li>

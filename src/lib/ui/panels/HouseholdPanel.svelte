@@ -2,7 +2,6 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { AGE_BANDS } from '$lib/core/model';
-	import { addPerson, addPet, changePerson, removePerson, removePet } from '$lib/core/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import CheckField from '$lib/ui/forms/CheckField.svelte';
@@ -40,19 +39,16 @@
 					units={home.units}
 					valueMm={person.statureMm}
 					onchange={(statureMm) =>
-						store.edit(`stature of ${person.name}`, changePerson(person.id, { statureMm }))}
+						store.run(`stature of ${person.name}`, 'changePerson', person.id, { statureMm })}
 				/>
 				<label class="text-sm font-semibold"
 					>Age<select
 						class="box font-normal"
 						value={person.ageBand}
 						onchange={(event) =>
-							store.edit(
-								`age of ${person.name}`,
-								changePerson(person.id, {
-									ageBand: event.currentTarget.value as (typeof AGE_BANDS)[number]
-								})
-							)}
+							store.run(`age of ${person.name}`, 'changePerson', person.id, {
+								ageBand: event.currentTarget.value as (typeof AGE_BANDS)[number]
+							})}
 						>{#each AGE_BANDS as band (band)}<option>{band}</option>{/each}</select
 					></label
 				>
@@ -61,29 +57,23 @@
 				label="May not climb"
 				checked={person.limits.noClimb}
 				onchange={(on) =>
-					store.edit(
-						`climbing of ${person.name}`,
-						changePerson(person.id, {
-							limits: { ...person.limits, noClimb: on }
-						})
-					)}
+					store.run(`climbing of ${person.name}`, 'changePerson', person.id, {
+						limits: { noClimb: on }
+					})}
 			/>
 			<CheckField
 				label="Lifts nothing above the shoulder"
 				checked={person.limits.noAboveShoulder}
 				onchange={(on) =>
-					store.edit(
-						`lifting of ${person.name}`,
-						changePerson(person.id, {
-							limits: { ...person.limits, noAboveShoulder: on }
-						})
-					)}
+					store.run(`lifting of ${person.name}`, 'changePerson', person.id, {
+						limits: { noAboveShoulder: on }
+					})}
 			/>
 			<CheckField
 				label="Only visits"
 				checked={person.visits}
 				onchange={(on) =>
-					store.edit(`visits of ${person.name}`, changePerson(person.id, { visits: on }))}
+					store.run(`visits of ${person.name}`, 'changePerson', person.id, { visits: on })}
 			/>
 			<div class="grid grid-cols-1 gap-2 sm:grid-cols-3">
 				<MassField
@@ -91,10 +81,9 @@
 					valueG={person.limits.maxLiftG}
 					placeholder="no limit"
 					onchange={(maxLiftG) =>
-						store.edit(
-							`lifting of ${person.name}`,
-							changePerson(person.id, { limits: { ...person.limits, maxLiftG } })
-						)}
+						store.run(`lifting of ${person.name}`, 'changePerson', person.id, {
+							limits: { maxLiftG }
+						})}
 				/>
 				<label class="text-sm font-semibold"
 					>Diets of {person.name}<input
@@ -103,10 +92,9 @@
 						maxlength="400"
 						value={person.diets.join(', ')}
 						onchange={(event) =>
-							store.edit(
-								`diets of ${person.name}`,
-								changePerson(person.id, { diets: list(event.currentTarget.value) })
-							)}
+							store.run(`diets of ${person.name}`, 'changePerson', person.id, {
+								diets: list(event.currentTarget.value)
+							})}
 					/></label
 				>
 				<label class="text-sm font-semibold"
@@ -116,10 +104,9 @@
 						maxlength="400"
 						value={person.allergies.join(', ')}
 						onchange={(event) =>
-							store.edit(
-								`allergies of ${person.name}`,
-								changePerson(person.id, { allergies: list(event.currentTarget.value) })
-							)}
+							store.run(`allergies of ${person.name}`, 'changePerson', person.id, {
+								allergies: list(event.currentTarget.value)
+							})}
 					/></label
 				>
 			</div>
@@ -129,7 +116,7 @@
 				</p>{/if}
 			<button
 				class="tool tool-quiet"
-				onclick={() => store.edit(`remove ${person.name}`, removePerson(person.id))}
+				onclick={() => store.run(`remove ${person.name}`, 'removePerson', person.id)}
 				><Trash2 size={18} />Remove {person.name}</button
 			>
 		</details>
@@ -138,7 +125,7 @@
 		<p class="rule-top flex items-center justify-between py-1">
 			<span><b>{entry.name}</b>, pet</span><button
 				class="tool tool-quiet"
-				onclick={() => store.edit(`remove ${entry.name}`, removePet(entry.id))}
+				onclick={() => store.run(`remove ${entry.name}`, 'removePet', entry.id)}
 				><Trash2 size={18} />Remove {entry.name}</button
 			>
 		</p>
@@ -147,7 +134,7 @@
 		class="rule-top flex gap-2 pt-2"
 		onsubmit={(event) => {
 			event.preventDefault();
-			if (name.trim()) store.edit(`person ${name.trim()}`, addPerson(newId(), name.trim()));
+			if (name.trim()) store.run(`person ${name.trim()}`, 'addPerson', newId(), name.trim());
 			name = '';
 		}}
 	>
@@ -164,7 +151,7 @@
 		class="flex gap-2 pt-2"
 		onsubmit={(event) => {
 			event.preventDefault();
-			if (pet.trim()) store.edit(`pet ${pet.trim()}`, addPet(newId(), pet.trim()));
+			if (pet.trim()) store.run(`pet ${pet.trim()}`, 'addPet', newId(), pet.trim());
 			pet = '';
 		}}
 	>

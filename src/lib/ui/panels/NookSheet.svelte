@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import {
+		PartId,
 		formatLength,
 		formatMass,
 		formatVolume,
@@ -8,18 +9,16 @@
 		type Obstruction
 	} from '$lib/core/model';
 	import {
-		addObstruction,
 		baseAboveFloorMm,
 		checkNook,
 		isPullOut,
 		placeOfNook,
 		reachOf,
-		removeObstruction,
-		setOpening,
 		usableSpace
 	} from '$lib/core/survey';
 	import { BAND_WORDS, surveyIssueText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
+	import { newId } from '$lib/state/ids';
 	import LengthField from '$lib/ui/forms/LengthField.svelte';
 	import NookPhoto from '$lib/ui/walk/NookPhoto.svelte';
 	import NookSides from '$lib/ui/walk/NookSides.svelte';
@@ -56,18 +55,16 @@
 		const { widthMm, depthMm, heightMm } = place!.nook.inside;
 		const size = (inside: number | null, wanted: number) => Math.min(wanted, inside ?? wanted);
 		const w = size(widthMm, 110);
-		store.edit(
-			`${kind} in ${place!.nook.name}`,
-			addObstruction(nookId, {
-				kind,
-				xMm: Math.round(((widthMm ?? w) - w) / 2),
-				yMm: Math.round((depthMm ?? 0) / 2),
-				zMm: Math.round((heightMm ?? 0) / 2),
-				widthMm: w,
-				depthMm: size(Math.floor((depthMm ?? 0) / 2), 150),
-				heightMm: size(Math.ceil((heightMm ?? 0) / 2), 200)
-			})
-		);
+		store.run(`${kind} in ${place!.nook.name}`, 'addObstruction', nookId, {
+			id: PartId.parse(newId()),
+			kind,
+			xMm: Math.round(((widthMm ?? w) - w) / 2),
+			yMm: Math.round((depthMm ?? 0) / 2),
+			zMm: Math.round((heightMm ?? 0) / 2),
+			widthMm: w,
+			depthMm: size(Math.floor((depthMm ?? 0) / 2), 150),
+			heightMm: size(Math.ceil((heightMm ?? 0) / 2), 200)
+		});
 	}
 	const OBSTRUCTION_SIDES: readonly [keyof Obstruction & `${string}Mm`, string][] = [
 		['xMm', 'From the left'],
@@ -89,11 +86,7 @@
 		value={nook.name}
 		onchange={(event) => {
 			const name = event.currentTarget.value.trim();
-			if (name)
-				store.edit(`name ${name}`, (draft) => {
-					const target = draft.nooks[nookId];
-					if (target) target.name = name;
-				});
+			if (name) store.run(`name ${name}`, 'changeNook', nookId, { name });
 		}}
 	/>
 	<p class="soft mb-3">
@@ -131,7 +124,7 @@
 	{/if}
 	<section class="rule-top py-3" aria-label="Obstructions">
 		<h3 class="mb-2">In the way</h3>
-		{#each nook.obstructions as obstruction, index (index)}
+		{#each nook.obstructions as obstruction, index (obstruction.id)}
 			<details
 				class="mb-2"
 				open={index === nook.obstructions.length - 1 && nook.obstructions.length > 0}
@@ -147,16 +140,20 @@
 							units={home.units}
 							valueMm={obstruction[side]}
 							onchange={(mm) =>
-								store.edit(`${obstruction.kind} in ${nook.name}`, (draft) => {
-									const target = draft.nooks[nookId]?.obstructions[index];
-									if (target) target[side] = mm;
-								})}
+								store.run(
+									`${obstruction.kind} in ${nook.name}`,
+									'changeObstruction',
+									nookId,
+									obstruction.id,
+									{ [side]: mm }
+								)}
 						/>
 					{/each}
 				</div>
 				<button
 					class="tool tool-quiet mt-2"
-					onclick={() => store.edit(`remove ${obstruction.kind}`, removeObstruction(nookId, index))}
+					onclick={() =>
+						store.run(`remove ${obstruction.kind}`, 'removeObstruction', nookId, obstruction.id)}
 					><Trash2 size={18} />Remove the {obstruction.kind}</button
 				>
 			</details>
@@ -189,19 +186,19 @@
 					valueMm={nook.opening.widthMm}
 					warning={say('opening')}
 					onchange={(widthMm) =>
-						store.edit(`way into ${nook.name}`, setOpening(nookId, { ...nook.opening!, widthMm }))}
+						store.run(`way into ${nook.name}`, 'setOpening', nookId, { widthMm })}
 				/>
 				<LengthField
 					label="Clear height"
 					units={home.units}
 					valueMm={nook.opening.heightMm}
 					onchange={(heightMm) =>
-						store.edit(`way into ${nook.name}`, setOpening(nookId, { ...nook.opening!, heightMm }))}
+						store.run(`way into ${nook.name}`, 'setOpening', nookId, { heightMm })}
 				/>
 			</div>
 			<button
 				class="tool tool-quiet mt-1"
-				onclick={() => store.edit(`way into ${nook.name}`, setOpening(nookId, null))}
+				onclick={() => store.run(`way into ${nook.name}`, 'setOpening', nookId, null)}
 				>As large as the inside</button
 			>
 		{:else}
@@ -210,10 +207,10 @@
 				class="tool"
 				disabled={!nook.inside.widthMm || !nook.inside.heightMm}
 				onclick={() =>
-					store.edit(
-						`way into ${nook.name}`,
-						setOpening(nookId, { widthMm: nook.inside.widthMm!, heightMm: nook.inside.heightMm! })
-					)}>It is smaller</button
+					store.run(`way into ${nook.name}`, 'setOpening', nookId, {
+						widthMm: nook.inside.widthMm!,
+						heightMm: nook.inside.heightMm!
+					})}>It is smaller</button
 			>
 		{/if}
 	</section>

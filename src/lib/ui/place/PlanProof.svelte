@@ -3,7 +3,7 @@
 	import Square from '@lucide/svelte/icons/square';
 	import { toast } from 'svelte-sonner';
 	import type { ZonePlan } from '$lib/core/model';
-	import { noteProof } from '$lib/core/zoning';
+
 	import { gapText, isProven, proofText } from '$lib/messages/zoning';
 	import { getHomeStore } from '$lib/state/context';
 	import { ProveJob } from '$lib/state/prove-job.svelte';
@@ -33,7 +33,7 @@
 		// Whoever went on meanwhile has another plan by now; the proof is of the one before.
 		if (now?.assignments !== assignments || store.home.activePlanId !== id)
 			return void toast.info('The plan was changed meanwhile, so the proof was not kept.');
-		store.edit('proof of the plan', noteProof(id, proof));
+		store.run('proof of the plan', 'noteProof', id, proof);
 		toast.info(proofText(proof, SECONDS));
 	}
 </script>

@@ -5,7 +5,7 @@
 	const store = $derived(getStore());
 	const home = $derived(store.home);
 	function school<K extends keyof typeof home.schools>(key: K, value: (typeof home.schools)[K]) {
-		store.edit(`school: ${String(value)}`, (draft) => void (draft.schools[key] = value));
+		store.run(`school: ${String(value)}`, 'chooseSchools', { [key]: value });
 	}
 </script>
 

@@ -2,7 +2,6 @@
 	import {
 		figureParts,
 		parseFigure,
-		setOverride,
 		type GroupFigures,
 		type Holding,
 		type SummedFigure
@@ -39,9 +38,12 @@
 		else if (value !== figures[figure]) set(value);
 	}
 	const set = (value: number | null) =>
-		store.edit(
+		store.run(
 			value === null ? `compute ${name.toLowerCase()}` : `${name.toLowerCase()} by hand`,
-			setOverride(group.id, figure, value)
+			'setOverride',
+			group.id,
+			figure,
+			value
 		);
 </script>
 

@@ -1,11 +1,5 @@
 <script lang="ts">
-	import {
-		joinGroups,
-		keepSparesApart,
-		keepSparesTogether,
-		releaseGroup,
-		spareOf
-	} from '$lib/core/grouping';
+	import { spareOf } from '$lib/core/grouping';
 	import type { Group } from '$lib/core/model';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
@@ -37,7 +31,7 @@
 		if (!other) return;
 		const id = group.id;
 		// Before the panel shows the other: it would be gone with the group.
-		store.edit(`join ${group.name} to ${other.name}`, joinGroups(id, other.id));
+		store.run(`join ${group.name} to ${other.name}`, 'joinGroups', id, other.id);
 		onshow(other.id);
 	}
 </script>
@@ -54,7 +48,7 @@
 			class="tool"
 			onclick={() => {
 				const id = main.id;
-				store.edit(`keep ${main.name} in one place`, keepSparesTogether(id));
+				store.run(`keep ${main.name} in one place`, 'keepSparesTogether', id);
 				onshow(id);
 			}}>Keep both in one place</button
 		>
@@ -65,7 +59,7 @@
 		<button class="tool" onclick={() => onshow(spare.id)}>Show the spares</button>
 		<button
 			class="tool"
-			onclick={() => store.edit(`keep ${group.name} in one place`, keepSparesTogether(group.id))}
+			onclick={() => store.run(`keep ${group.name} in one place`, 'keepSparesTogether', group.id)}
 			>Keep both in one place</button
 		>
 	</div>
@@ -76,8 +70,13 @@
 	<button
 		class="tool"
 		onclick={() =>
-			store.edit(`keep spares of ${group.name} apart`, keepSparesApart(group.id, newId(), newId))}
-		>Keep spares apart</button
+			store.run(
+				`keep spares of ${group.name} apart`,
+				'keepSparesApart',
+				group.id,
+				newId(),
+				newId()
+			)}>Keep spares apart</button
 	>
 {/if}
 {#if !main}
@@ -93,7 +92,7 @@
 		<p class="soft mt-3 text-sm">Made or filled by hand: proposals leave that alone.</p>
 		<button
 			class="tool mt-1"
-			onclick={() => store.edit(`let ${group.name} be proposed anew`, releaseGroup(group.id))}
+			onclick={() => store.run(`let ${group.name} be proposed anew`, 'releaseGroup', group.id)}
 			>Let it be proposed anew</button
 		>
 	{/if}

@@ -1,11 +1,5 @@
 <script lang="ts">
-	import {
-		allGroupFigures,
-		holdingsByGroup,
-		renameGroup,
-		setOverride,
-		type SummedFigure
-	} from '$lib/core/grouping';
+	import { allGroupFigures, holdingsByGroup, type SummedFigure } from '$lib/core/grouping';
 	import {
 		HAZARDS,
 		NEEDS,
@@ -45,9 +39,12 @@
 	const people = $derived(Object.values(home.people));
 	const FIGURES = Object.keys(FIGURE_NAMES) as SummedFigure[];
 	const set = <K extends keyof GroupOverrides>(key: K, word: string, value: GroupOverrides[K]) =>
-		store.edit(
+		store.run(
 			value === null ? `compute ${word} of ${group?.name}` : `${word} of ${group?.name}`,
-			setOverride(groupId, key, value)
+			'setOverride',
+			groupId,
+			key,
+			value
 		);
 	const byWhom = $derived(
 		[...(own?.usesBy ?? [])]
@@ -86,7 +83,7 @@
 			value={group.name}
 			onchange={(event) => {
 				const name = event.currentTarget.value;
-				if (name.trim()) store.edit(`call ${group.name} ${name}`, renameGroup(group.id, name));
+				if (name.trim()) store.run(`call ${group.name} ${name}`, 'renameGroup', group.id, name);
 				else event.currentTarget.value = group.name;
 			}}
 		/></label

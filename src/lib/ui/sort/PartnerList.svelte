@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { partnersNow, proposePartners, setPartner } from '$lib/core/grouping';
+	import { partnersNow, proposePartners } from '$lib/core/grouping';
 	import type { Group } from '$lib/core/model';
 	import { partnerText } from '$lib/messages/sorting';
 	import { getHomeStore } from '$lib/state/context';
@@ -28,9 +28,12 @@
 			.sort((a, b) => a.name.localeCompare(b.name))
 	);
 	const set = (other: Group, weight: number) =>
-		store.edit(
+		store.run(
 			weight > 0 ? `${group.name} near ${other.name}` : `${group.name} apart from ${other.name}`,
-			setPartner(group.id, other.id, weight)
+			'setPartner',
+			group.id,
+			other.id,
+			weight
 		);
 	const FIRST_WEIGHT = 2;
 	let added = $state('');

@@ -4,7 +4,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import X from '@lucide/svelte/icons/x';
 	import type { Routine, StationKind } from '$lib/core/model';
-	import { changeRoutine, moveStep, type RoutineStep, type RoutineStop } from '$lib/core/upkeep';
+	import { type RoutineStep, type RoutineStop } from '$lib/core/upkeep';
 	import { stepText } from '$lib/messages/routines';
 	import { getHomeStore } from '$lib/state/context';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
@@ -30,7 +30,7 @@
 	);
 	const nameOf = (step: RoutineStep) => stepText(home, step);
 	const steps = (label: string, next: Routine['steps']) =>
-		store.edit(label, changeRoutine(routine.id, { steps: next }));
+		store.run(label, 'changeRoutine', routine.id, { steps: next });
 	let added = $state('');
 	function add() {
 		const [kind, id] = [added.slice(0, 1), added.slice(1)];
@@ -61,7 +61,7 @@
 			value={routine.name}
 			onchange={(event) => {
 				const name = event.currentTarget.value.trim();
-				if (name) store.edit(`name ${name}`, changeRoutine(routine.id, { name }));
+				if (name) store.run(`name ${name}`, 'changeRoutine', routine.id, { name });
 				else event.currentTarget.value = routine.name;
 			}}
 		/></label
@@ -77,10 +77,9 @@
 			onchange={(event) => {
 				const times = event.currentTarget.valueAsNumber;
 				if (times >= 0 && times <= MOST_TIMES)
-					store.edit(
-						`${routine.name} ${times} a week`,
-						changeRoutine(routine.id, { timesPerWeek: times })
-					);
+					store.run(`${routine.name} ${times} a week`, 'changeRoutine', routine.id, {
+						timesPerWeek: times
+					});
 				else event.currentTarget.value = String(routine.timesPerWeek);
 			}}
 		/></label
@@ -102,14 +101,14 @@
 				class="tool tool-quiet"
 				disabled={i === 0}
 				aria-label="{nameOf(step)} earlier"
-				onclick={() => store.edit(`${nameOf(step)} earlier`, moveStep(routine.id, i, -1))}
+				onclick={() => store.run(`${nameOf(step)} earlier`, 'moveStep', routine.id, i, -1)}
 				><ArrowUp size={18} /></button
 			>
 			<button
 				class="tool tool-quiet"
 				disabled={i === routine.steps.length - 1}
 				aria-label="{nameOf(step)} later"
-				onclick={() => store.edit(`${nameOf(step)} later`, moveStep(routine.id, i, 1))}
+				onclick={() => store.run(`${nameOf(step)} later`, 'moveStep', routine.id, i, 1)}
 				><ArrowDown size={18} /></button
 			>
 			<button

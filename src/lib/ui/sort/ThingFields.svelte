@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { ArgsOf } from '$lib/core/commands';
 	import { allergensOf } from '$lib/core/grouping';
 	import {
 		categoryOf,
@@ -18,21 +19,16 @@
 	const CLASSES = Object.keys(USES_PER_WEEK) as UseClass[];
 	const isFood = $derived(thing.category.startsWith('food.'));
 	const allergens = $derived(allergensOf(thing));
-	const change = (label: string, edit: (target: Thing) => void) => {
-		const { id } = thing;
-		store.edit(label, (draft) => {
-			const target = draft.things[id];
-			if (target) edit(target as Thing);
-		});
-	};
+	const change = (label: string, what: ArgsOf<'changeThing'>[1]) =>
+		store.run(label, 'changeThing', thing.id, what);
 	const words = (text: string) =>
 		text
 			.split(',')
 			.map((word) => word.trim().slice(0, 60))
 			.filter(Boolean);
 	function setAllergens(contains: readonly string[], freeFrom: readonly string[]) {
-		change(`allergens of ${thing.name}`, (target) => {
-			target.allergens = { contains: [...contains], freeFrom: [...freeFrom] };
+		change(`allergens of ${thing.name}`, {
+			allergens: { contains: [...contains], freeFrom: [...freeFrom] }
 		});
 	}
 </script>
@@ -53,7 +49,7 @@
 				value={thing.use.class}
 				onchange={(event) => {
 					const value = event.currentTarget.value as UseClass;
-					change(`uses of ${thing.name}`, (target) => void (target.use.class = value));
+					change(`uses of ${thing.name}`, { useClass: value });
 				}}
 			>
 				{#each CLASSES as option (option)}<option value={option}>{option.replace('-', ' ')}</option
@@ -73,7 +69,7 @@
 				onchange={(event) => {
 					const text = event.currentTarget.value.trim();
 					const packs = text === '' ? null : Math.max(0, Math.min(9999, Math.round(Number(text))));
-					change(`packs of ${thing.name} to hold`, (target) => void (target.parPacks = packs));
+					change(`packs of ${thing.name} to hold`, { parPacks: packs });
 				}}
 			/></label
 		>
@@ -87,11 +83,7 @@
 						label={name}
 						checked={thing.userIds.includes(id)}
 						onchange={(checked) =>
-							change(`who uses ${thing.name}`, (target) => {
-								target.userIds = checked
-									? [...target.userIds, id]
-									: target.userIds.filter((other) => other !== id);
-							})}
+							store.run(`who uses ${thing.name}`, 'setUser', thing.id, id, checked)}
 					/>
 				{/each}
 			</div>

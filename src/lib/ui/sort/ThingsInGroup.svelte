@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { moveThings, splitOff } from '$lib/core/grouping';
 	import { type Group, type Thing } from '$lib/core/model';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
@@ -37,12 +36,9 @@
 						value={thing.groupId}
 						onchange={(event) => {
 							const to = event.currentTarget.value;
-							store.edit(
-								`move ${thing.name}`,
-								to === 'new'
-									? splitOff([thing.id], newId(), thing.name)
-									: moveThings([thing.id], to)
-							);
+							if (to === 'new')
+								store.run(`move ${thing.name}`, 'splitOff', [thing.id], newId(), thing.name);
+							else store.run(`move ${thing.name}`, 'moveThings', [thing.id], to);
 						}}
 					>
 						{#each options as option (option.id)}<option value={option.id}>{option.name}</option

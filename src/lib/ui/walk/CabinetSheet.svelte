@@ -2,16 +2,9 @@
 	import Copy from '@lucide/svelte/icons/copy';
 	import Rows3 from '@lucide/svelte/icons/rows-3';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
+	import type { ArgsOf } from '$lib/core/commands';
 	import { formatVolume, STATION_KINDS, type Cabinet, type StationKind } from '$lib/core/model';
-	import {
-		duplicateCabinet,
-		levelShelves,
-		nooksInOrder,
-		placeStation,
-		removeCabinet,
-		spaceTotals,
-		standingPoint
-	} from '$lib/core/survey';
+	import { nooksInOrder, spaceTotals, standingPoint } from '$lib/core/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import CheckField from '$lib/ui/forms/CheckField.svelte';
@@ -31,18 +24,19 @@
 	const places = $derived(nooksInOrder(home).filter((place) => place.cabinet.id === cabinetId));
 	const space = $derived(spaceTotals(home).byCabinet.get(cabinetId));
 	const shelves = $derived(places.filter(({ nook }) => nook.kind === 'shelf').length);
-	const set = (words: string, change: Partial<Cabinet>) =>
-		store.edit(`${words} of ${cabinet?.name}`, (draft) => {
-			const target = draft.cabinets[cabinetId];
-			if (target) Object.assign(target, change);
-		});
+	const set = (words: string, change: ArgsOf<'changeCabinet'>[1]) =>
+		store.run(`${words} of ${cabinet?.name}`, 'changeCabinet', cabinetId, change);
 	let station = $state<StationKind>('hob');
 	function putStation() {
 		const place = places[0];
 		if (place)
-			store.edit(
+			store.run(
 				`${station} before ${place.cabinet.name}`,
-				placeStation(place.room.id, station, standingPoint(place), newId)
+				'placeStation',
+				place.room.id,
+				station,
+				standingPoint(place),
+				newId()
 			);
 	}
 	const SIDES = [
@@ -91,13 +85,13 @@
 	<div class="mb-3 flex flex-wrap gap-2">
 		<button
 			class="tool"
-			onclick={() => store.edit(`duplicate ${cabinet.name}`, duplicateCabinet(cabinetId, newId))}
+			onclick={() => store.run(`duplicate ${cabinet.name}`, 'duplicateCabinet', cabinetId, newId())}
 			><Copy size={18} />Duplicate</button
 		>
 		{#if shelves > 1}
 			<button
 				class="tool"
-				onclick={() => store.edit(`level ${cabinet.name}`, levelShelves(cabinetId))}
+				onclick={() => store.run(`level ${cabinet.name}`, 'levelShelves', cabinetId)}
 				><Rows3 size={18} />Divide its height equally</button
 			>
 		{/if}
@@ -164,7 +158,7 @@
 		class="tool tool-quiet"
 		onclick={() => {
 			// The edit first: once the sheet is put away there is no cabinet to name.
-			store.edit(`remove ${cabinet.name}`, removeCabinet(cabinetId));
+			store.run(`remove ${cabinet.name}`, 'removeCabinet', cabinetId);
 			onremoved();
 		}}><Trash2 size={18} />Remove the cabinet</button
 	>

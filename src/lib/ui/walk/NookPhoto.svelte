@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Camera from '@lucide/svelte/icons/camera';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
+	import { IdText } from '$lib/core/model';
 	import { getPhoto, putPhoto } from '$lib/data';
 	import { photoIssueText } from '$lib/messages/files';
 	import { getHomeStore } from '$lib/state/context';
@@ -18,10 +19,7 @@
 	let wrong = $state('');
 
 	const set = (photoId: string | null, words: string) =>
-		store.edit(words, (draft) => {
-			const target = draft.nooks[nookId];
-			if (target) target.photoId = photoId;
-		});
+		store.run(words, 'changeNook', nookId, { photoId: photoId && IdText.parse(photoId) });
 	$effect(() => {
 		const id = nook?.photoId;
 		const homeId = store.home.id;

@@ -3,7 +3,7 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { formatLength } from '$lib/core/model';
-	import { addShelf, divideNook, nextPegMm, placeOfNook, removeNook } from '$lib/core/survey';
+	import { nextPegMm, placeOfNook } from '$lib/core/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 
@@ -29,7 +29,13 @@
 				<button
 					class="tool"
 					onclick={() =>
-						store.edit(`shelf in ${nook.name}`, addShelf(nookId, Math.max(60, half - 16), newId))}
+						store.run(
+							`shelf in ${nook.name}`,
+							'addShelf',
+							nookId,
+							Math.max(60, half - 16),
+							newId()
+						)}
 					><Plus size={18} />Shelf at {formatLength(peg, home.units)}{cabinet.shelves
 						? ', on a peg'
 						: ''}</button
@@ -43,7 +49,7 @@
 				>
 				<button
 					class="tool"
-					onclick={() => store.edit(`divide ${nook.name}`, divideNook(nookId, parts, newId))}
+					onclick={() => store.run(`divide ${nook.name}`, 'divideNook', nookId, parts, newId())}
 					><Columns2 size={18} />Side by side</button
 				>
 			{/if}
@@ -52,7 +58,7 @@
 			class="tool tool-quiet mt-2"
 			onclick={() => {
 				// The edit first: once the sheet is put away there is no place to name.
-				store.edit(`remove ${nook.name}`, removeNook(nookId));
+				store.run(`remove ${nook.name}`, 'removeNook', nookId);
 				onremoved();
 			}}><Trash2 size={18} />Remove this place</button
 		>

@@ -1,16 +1,7 @@
 <script lang="ts">
 	import Eraser from '@lucide/svelte/icons/eraser';
 	import { formatLength } from '$lib/core/model';
-	import {
-		checkNook,
-		setReadings,
-		placeOfNook,
-		READINGS,
-		setInside,
-		spreadMm,
-		takeReading,
-		type Side
-	} from '$lib/core/survey';
+	import { checkNook, placeOfNook, READINGS, spreadMm, type Side } from '$lib/core/survey';
 	import { READING_SPOTS, surveyIssueText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import LengthField from '$lib/ui/forms/LengthField.svelte';
@@ -45,7 +36,7 @@
 				units={home.units}
 				valueMm={nook.inside[side]}
 				warning={say(word)}
-				onchange={(mm) => store.edit(`${word} of ${nook.name}`, setInside(nookId, side, mm))}
+				onchange={(mm) => store.run(`${word} of ${nook.name}`, 'setInside', nookId, side, mm)}
 			/>
 			<details open={readings.length > 0}>
 				<summary class="soft min-h-8 cursor-pointer text-sm"
@@ -61,7 +52,7 @@
 								units={home.units}
 								valueMm={readings[i] ?? null}
 								onchange={(mm) =>
-									store.edit(`${word} ${spot} of ${nook.name}`, takeReading(nookId, side, mm, i))}
+									store.run(`${word} ${spot} of ${nook.name}`, 'takeReading', nookId, side, mm, i)}
 							/>
 						{/if}
 					{/each}
@@ -70,7 +61,7 @@
 					<button
 						class="tool tool-quiet"
 						onclick={() =>
-							store.edit(`${word} of ${nook.name} again`, setReadings(nookId, side, []))}
+							store.run(`${word} of ${nook.name} again`, 'setReadings', nookId, side, [])}
 						><Eraser size={18} />Measure it again</button
 					>
 				{/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { FIXINGS, type Fixings, type Nook } from '$lib/core/model';
+	import type { ArgsOf } from '$lib/core/commands';
+	import { FIXINGS, type Fixings } from '$lib/core/model';
 	import { climateTags, fixingsOf, placeOfNook } from '$lib/core/survey';
 	import { FIXING_WORDS } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
@@ -13,11 +14,8 @@
 	const home = $derived(store.home);
 	const place = $derived(placeOfNook(home, nookId));
 	let wrong = $state('');
-	const set = (words: string, change: Partial<Nook>) =>
-		store.edit(`${words} of ${place?.nook.name}`, (draft) => {
-			const target = draft.nooks[nookId];
-			if (target) Object.assign(target, change);
-		});
+	const set = (words: string, change: ArgsOf<'changeNook'>[1]) =>
+		store.run(`${words} of ${place?.nook.name}`, 'changeNook', nookId, change);
 	function takeTemperature(text: string) {
 		wrong = '';
 		if (!text.trim()) return set('temperature', { temperatureC: null });

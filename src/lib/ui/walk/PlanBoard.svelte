@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Home, Point } from '$lib/core/model';
 	import { formatLength } from '$lib/core/model';
-	import { planItemKey, runAxes, type PlanItem } from '$lib/core/survey';
+	import { partOf, planItemKey, runAxes, wallOf, type PlanItem } from '$lib/core/survey';
 	import { planItemText } from '$lib/messages/survey';
 	import type { PlanDrag } from '$lib/state/plan-drag.svelte';
 	import { STILL_PX, svgPoint } from '$lib/ui/drawing/pointer';
@@ -103,11 +103,16 @@
 			{@render piece({ kind: 'room', id: each.id }, room_shape, font, each.id)}
 		{/each}
 		{#each Object.values(home.rooms) as each (each.id)}
-			{#each each.outline as _, i (i)}
-				{@render piece({ kind: 'wall', id: each.id, index: i }, wall_shape, font, each.id)}
+			{#each each.outline as part (part.id)}
+				{@render piece({ kind: 'wall', id: each.id, part: part.id }, wall_shape, font, each.id)}
 			{/each}
-			{#each each.obstacles as _, i (i)}
-				{@render piece({ kind: 'obstacle', id: each.id, index: i }, obstacle_shape, font, each.id)}
+			{#each each.obstacles as part (part.id)}
+				{@render piece(
+					{ kind: 'obstacle', id: each.id, part: part.id },
+					obstacle_shape,
+					font,
+					each.id
+				)}
 			{/each}
 		{/each}
 		{#each Object.keys(home.runs) as id (id)}
@@ -117,22 +122,22 @@
 			{@render piece({ kind: 'cabinet', id }, cabinet_shape, font, id)}
 		{/each}
 		{#each Object.values(home.rooms) as each (each.id)}
-			{#each each.doors as _, i (i)}
-				{@render piece({ kind: 'door', id: each.id, index: i }, door_shape, font, each.id)}
+			{#each each.doors as part (part.id)}
+				{@render piece({ kind: 'door', id: each.id, part: part.id }, door_shape, font, each.id)}
 			{/each}
 		{/each}
 		{#each Object.values(home.rooms) as each (each.id)}
-			{#each each.sockets as _, i (i)}
-				{@render piece({ kind: 'socket', id: each.id, index: i }, socket_shape, font, each.id)}
+			{#each each.sockets as part (part.id)}
+				{@render piece({ kind: 'socket', id: each.id, part: part.id }, socket_shape, font, each.id)}
 			{/each}
 		{/each}
 		{#each Object.keys(home.stations) as id (id)}
 			{@render piece({ kind: 'station', id }, station_shape, font, id)}
 		{/each}
 		{#if chosenRoom && home.rooms[chosenRoom]}
-			{#each home.rooms[chosenRoom]!.outline as _, i (i)}
+			{#each home.rooms[chosenRoom]!.outline as part (part.id)}
 				{@render piece(
-					{ kind: 'corner', id: chosenRoom, index: i },
+					{ kind: 'corner', id: chosenRoom, part: part.id },
 					corner_shape,
 					font,
 					chosenRoom
@@ -189,15 +194,19 @@
 {/snippet}
 {#snippet wall_shape(item: PlanItem, font: (px: number) => number)}
 	{#if item.kind === 'wall'}
-		{@const outline = home.rooms[item.id]!.outline}
-		{@const a = outline[item.index]!}
-		{@const b = next(outline, item.index)}
-		<line x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke-width={font(14)} />
+		{@const ends = wallOf(home.rooms[item.id]?.outline, item.part)}
+		{#if ends}<line
+				x1={ends[0].x}
+				y1={ends[0].y}
+				x2={ends[1].x}
+				y2={ends[1].y}
+				stroke-width={font(14)}
+			/>{/if}
 	{/if}
 {/snippet}
 {#snippet obstacle_shape(item: PlanItem)}
 	{#if item.kind === 'obstacle'}
-		{@const o = home.rooms[item.id]?.obstacles[item.index]}
+		{@const o = partOf(home.rooms[item.id]?.obstacles, item.part)}
 		{#if o}<rect x={o.x} y={o.y} width={o.widthMm} height={o.depthMm} />{/if}
 	{/if}
 {/snippet}
@@ -219,7 +228,7 @@
 {/snippet}
 {#snippet door_shape(item: PlanItem, font: (px: number) => number)}
 	{#if item.kind === 'door'}
-		{@const door = home.rooms[item.id]?.doors[item.index]}
+		{@const door = partOf(home.rooms[item.id]?.doors, item.part)}
 		{#if door}<line
 				x1={door.a.x}
 				y1={door.a.y}
@@ -234,12 +243,12 @@
 	{#if station}<circle cx={station.at.x} cy={station.at.y} r={font(11)} />{/if}
 {/snippet}
 {#snippet socket_shape(item: PlanItem, font: (px: number) => number)}
-	{@const at = item.kind === 'socket' ? home.rooms[item.id]?.sockets[item.index] : undefined}
+	{@const at = item.kind === 'socket' ? partOf(home.rooms[item.id]?.sockets, item.part) : undefined}
 	{#if at}<circle cx={at.x} cy={at.y} r={font(13)} />{/if}
 {/snippet}
 {#snippet corner_shape(item: PlanItem, font: (px: number) => number)}
 	{#if item.kind === 'corner'}
-		{@const point = home.rooms[item.id]?.outline[item.index]}
+		{@const point = partOf(home.rooms[item.id]?.outline, item.part)}
 		{#if point}
 			<circle cx={point.x} cy={point.y} r={font(18)} class="hit" />
 			<rect

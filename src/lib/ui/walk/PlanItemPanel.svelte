@@ -1,39 +1,15 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
+	import { command, type ArgsOf, type Command } from '$lib/core/commands';
 	import {
 		OBSTACLE_KINDS,
 		STATION_KINDS,
-		type Edit,
 		type Obstacle,
 		type Point,
 		type StationKind
 	} from '$lib/core/model';
-	import {
-		addCorner,
-		addDoor,
-		addObstacle,
-		addRun,
-		addSocket,
-		changeObstacle,
-		moveCabinet,
-		moveSocket,
-		moveStation,
-		placeStation,
-		removeCabinet,
-		removeDoor,
-		removeObstacle,
-		removeRoom,
-		removeRun,
-		removeSocket,
-		removeStation,
-		resizeRoom,
-		runAxes,
-		setDoorWidth,
-		setWallLength,
-		USUAL_OBSTACLES,
-		type PlanItem
-	} from '$lib/core/survey';
+	import { partOf, runAxes, USUAL_OBSTACLES, wallOf, type PlanItem } from '$lib/core/survey';
 	import { planItemText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
@@ -46,7 +22,7 @@
 	const store = $derived(getStore());
 	const home = $derived(store.home);
 	const name = $derived(planItemText(home, item));
-	const room = $derived('index' in item || item.kind === 'room' ? home.rooms[item.id] : undefined);
+	const room = $derived('part' in item || item.kind === 'room' ? home.rooms[item.id] : undefined);
 	const span = (side: 'x' | 'y') => {
 		const values = room?.outline.map((point) => point[side]) ?? [0];
 		return { low: Math.min(...values), size: Math.max(...values) - Math.min(...values) };
@@ -67,18 +43,22 @@
 	);
 	let kind = $state<Obstacle['kind']>('island');
 	let station = $state<StationKind>('hob');
-	const edit = (words: string, change: Edit) => store.edit(words, change);
-	const gone = (words: string, change: Edit) => {
-		store.edit(words, change);
+	/** The part of the room that is chosen. */
+	const part = $derived('part' in item ? item.part : '');
+	const edit = (words: string, ...changes: Command[]) => store.runAll(words, changes);
+	const gone = (words: string, change: Command) => {
+		edit(words, change);
 		drag.choose(null);
 	};
 	const rename = (collection: 'rooms' | 'runs' | 'stations', typed: string) => {
 		const words = typed.trim();
 		if (words)
-			edit(`name ${words}`, (draft) => {
-				const target = draft[collection][item.id];
-				if (target) target.name = words;
-			});
+			edit(
+				`name ${words}`,
+				collection === 'rooms'
+					? command('changeRoom', item.id, { name: words })
+					: command(collection === 'runs' ? 'nameRun' : 'nameStation', item.id, words)
+			);
 	};
 </script>
 
@@ -92,7 +72,7 @@
 		/></label
 	>
 {/snippet}
-{#snippet pointFields(roomId: string, at: Point, to: (at: Point) => Edit)}
+{#snippet pointFields(roomId: string, at: Point, to: (at: Point) => Command)}
 	{@const outline = home.rooms[roomId]?.outline ?? [{ x: 0, y: 0 }]}
 	{@const left = Math.min(...outline.map((p) => p.x))}
 	{@const far = Math.min(...outline.map((p) => p.y))}
@@ -111,7 +91,7 @@
 		/>
 	</div>
 {/snippet}
-{#snippet away(words: string, change: Edit)}
+{#snippet away(words: string, change: Command)}
 	<button class="tool tool-quiet mt-3" onclick={() => gone(words.toLowerCase(), change)}
 		><Trash2 size={18} />{words}</button
 	>
@@ -126,23 +106,22 @@
 				label="Width"
 				units={home.units}
 				valueMm={span('x').size}
-				onchange={(mm) => edit(`width of ${name}`, resizeRoom(room.id, mm, span('y').size))}
+				onchange={(mm) =>
+					edit(`width of ${name}`, command('resizeRoom', room.id, mm, span('y').size))}
 			/>
 			<LengthField
 				label="Depth"
 				units={home.units}
 				valueMm={span('y').size}
-				onchange={(mm) => edit(`depth of ${name}`, resizeRoom(room.id, span('x').size, mm))}
+				onchange={(mm) =>
+					edit(`depth of ${name}`, command('resizeRoom', room.id, span('x').size, mm))}
 			/>
 			<LengthField
 				label="Ceiling height"
 				units={home.units}
 				valueMm={room.ceilingMm}
 				onchange={(ceilingMm) =>
-					edit(`ceiling of ${name}`, (draft) => {
-						const target = draft.rooms[room.id];
-						if (target) target.ceilingMm = ceilingMm;
-					})}
+					edit(`ceiling of ${name}`, command('changeRoom', room.id, { ceilingMm }))}
 			/>
 		</div>
 		<fieldset>
@@ -150,10 +129,7 @@
 			<ClimateField
 				value={room.climate}
 				onchange={(climate) =>
-					edit(`climate of ${name}`, (draft) => {
-						const target = draft.rooms[room.id];
-						if (target) target.climate = climate;
-					})}
+					edit(`climate of ${name}`, command('changeRoom', room.id, { climate }))}
 			/>
 		</fieldset>
 		<div class="flex items-end gap-2">
@@ -165,9 +141,9 @@
 			<button
 				class="tool"
 				onclick={() => {
-					const index = room.obstacles.length;
-					edit(`${kind} in ${name}`, addObstacle(room.id, USUAL_OBSTACLES[kind]));
-					drag.choose({ kind: 'obstacle', id: room.id, index });
+					const id = newId();
+					edit(`${kind} in ${name}`, command('addObstacle', room.id, USUAL_OBSTACLES[kind], id));
+					drag.choose({ kind: 'obstacle', id: room.id, part: id });
 				}}><Plus size={18} />Put it in</button
 			>
 		</div>
@@ -182,40 +158,39 @@
 				onclick={() =>
 					edit(
 						`${station} in ${name}`,
-						placeStation(room.id, station, { x: middle('x'), y: middle('y') }, newId)
+						command('placeStation', room.id, station, { x: middle('x'), y: middle('y') }, newId())
 					)}><Plus size={18} />Put it in</button
 			>
 		</div>
 		<button
 			class="tool justify-self-start"
 			onclick={() => {
-				const index = room.sockets.length;
-				edit(`socket in ${name}`, addSocket(room.id, newSocket));
-				drag.choose({ kind: 'socket', id: room.id, index });
+				const id = newId();
+				edit(`socket in ${name}`, command('addSocket', room.id, newSocket, id));
+				drag.choose({ kind: 'socket', id: room.id, part: id });
 			}}><Plus size={18} />Socket</button
 		>
 		<p class="soft text-sm">
 			Drag a wall, a corner or the room itself; arrow keys move by 1 cm, with Shift by 10 cm.
 		</p>
-		{#if cabinetsIn === 0}{@render away('Remove the room', removeRoom(room.id))}{:else}<p
+		{#if cabinetsIn === 0}{@render away('Remove the room', command('removeRoom', room.id))}{:else}<p
 				class="soft text-sm"
 			>
 				It can be removed when none of its {cabinetsIn} cabinets stand in it.
 			</p>{/if}
 	</div>
 {:else if item.kind === 'wall' && room}
-	{@const a = room.outline[item.index]!}
-	{@const b = room.outline[(item.index + 1) % room.outline.length]!}
+	{@const ends = wallOf(room.outline, part)}
 	<div class="grid gap-2">
-		<LengthField
-			label="Length"
-			units={home.units}
-			valueMm={Math.round(Math.hypot(b.x - a.x, b.y - a.y))}
-			onchange={(mm) => edit(`length of ${name}`, setWallLength(room.id, item.index, mm))}
-		/>
+		{#if ends}<LengthField
+				label="Length"
+				units={home.units}
+				valueMm={Math.round(Math.hypot(ends[1].x - ends[0].x, ends[1].y - ends[0].y))}
+				onchange={(mm) => edit(`length of ${name}`, command('setWallLength', room.id, part, mm))}
+			/>{/if}
 		<button
 			class="tool"
-			onclick={() => edit(`doorway in ${room.name}`, addDoor(room.id, item.index))}
+			onclick={() => edit(`doorway in ${room.name}`, command('addDoor', room.id, part, newId()))}
 			><Plus size={18} />Doorway here</button
 		>
 		<button
@@ -224,41 +199,48 @@
 				const id = newId();
 				edit(
 					`run in ${room.name}`,
-					addRun(room.id, id, `${room.name}, wall ${item.index + 1}`, item.index)
+					command(
+						'addRun',
+						room.id,
+						id,
+						`${room.name}, ${name.split(' of ')[0]!.toLowerCase()}`,
+						part
+					)
 				);
 				drag.choose({ kind: 'run', id });
 			}}><Plus size={18} />Run of cabinets along it</button
 		>
 		<button
 			class="tool"
-			onclick={() => edit(`corner in ${room.name}`, addCorner(room.id, item.index))}
+			onclick={() => edit(`corner in ${room.name}`, command('addCorner', room.id, part, newId()))}
 			><Plus size={18} />Corner in its middle</button
 		>
 	</div>
 {:else if item.kind === 'corner' && room}
 	<p class="soft mb-2">Drag it; it is drawn to the lines of the other corners.</p>
-	{#if room.outline.length > 3}{@render away('Remove the corner', (draft) => {
-			draft.rooms[room.id]?.outline.splice(item.index, 1);
-		})}{/if}
+	{#if room.outline.length > 3}{@render away(
+			'Remove the corner',
+			command('removeCorner', room.id, part)
+		)}{/if}
 {:else if item.kind === 'door' && room}
-	{@const door = room.doors[item.index]}
+	{@const door = partOf(room.doors, part)}
 	{#if door}
 		<LengthField
 			label="Clear width"
 			units={home.units}
 			valueMm={Math.round(Math.hypot(door.b.x - door.a.x, door.b.y - door.a.y))}
-			onchange={(mm) => edit(`width of ${name}`, setDoorWidth(room.id, item.index, mm))}
+			onchange={(mm) => edit(`width of ${name}`, command('setDoorWidth', room.id, part, mm))}
 		/>
 		<p class="soft mt-2 text-sm">
 			A doorway lets one walk into the room that lies behind it. Drag it along its wall.
 		</p>
-		{@render away('Close the doorway', removeDoor(room.id, item.index))}
+		{@render away('Close the doorway', command('removeDoor', room.id, part))}
 	{/if}
 {:else if item.kind === 'obstacle' && room}
-	{@const obstacle = room.obstacles[item.index]}
+	{@const obstacle = partOf(room.obstacles, part)}
 	{#if obstacle}
-		{@const set = (words: string, change: Partial<Obstacle>) =>
-			edit(`${words} of ${name}`, changeObstacle(room.id, item.index, change))}
+		{@const set = (words: string, change: ArgsOf<'changeObstacle'>[2]) =>
+			edit(`${words} of ${name}`, command('changeObstacle', room.id, part, change))}
 		<label class="mb-2 block text-sm font-semibold"
 			>Name<input
 				class="box font-normal"
@@ -299,26 +281,26 @@
 				onchange={(clearBelowMm) => set('space beneath', { clearBelowMm })}
 			/>
 		</div>
-		{@render away('Take it out', removeObstacle(room.id, item.index))}
+		{@render away('Take it out', command('removeObstacle', room.id, part))}
 	{/if}
 {:else if item.kind === 'socket' && room}
-	{@const at = room.sockets[item.index]}
+	{@const at = partOf(room.sockets, part)}
 	{#if at}
-		{@render pointFields(room.id, at, (to) => moveSocket(room.id, item.index, to))}
+		{@render pointFields(room.id, at, (to) => command('moveSocket', room.id, part, to))}
 		<p class="soft mt-2 text-sm">
 			Appliances are planned within a cord's length of it. Keep cords away from water and the hob; a
 			new socket is work for a licensed electrician.
 		</p>
-		{@render away('Remove the socket', removeSocket(room.id, item.index))}
+		{@render away('Remove the socket', command('removeSocket', room.id, part))}
 	{/if}
 {:else if item.kind === 'station'}
 	{@const each = home.stations[item.id]}
 	{#if each}
 		<div class="grid gap-2">
 			{@render nameField('stations', each.name)}
-			{@render pointFields(each.roomId, each.at, (at) => moveStation(each.id, at))}
+			{@render pointFields(each.roomId, each.at, (at) => command('moveStation', each.id, at))}
 			<p class="soft text-sm">{each.kind}: where one stands to work.</p>
-			{@render away('Remove the station', removeStation(each.id))}
+			{@render away('Remove the station', command('removeStation', each.id))}
 		</div>
 	{/if}
 {:else if item.kind === 'cabinet'}
@@ -331,21 +313,21 @@
 					units={home.units}
 					valueMm={cabinet[side]}
 					onchange={(mm) =>
-						edit(`${label.toLowerCase()} of ${name}`, (draft) => {
-							const target = draft.cabinets[cabinet.id];
-							if (target) target[side] = mm;
-						})}
+						edit(
+							`${label.toLowerCase()} of ${name}`,
+							command('changeCabinet', cabinet.id, { [side]: mm })
+						)}
 				/>
 			{/each}
 			<LengthField
 				label="From the left end"
 				units={home.units}
 				valueMm={cabinet.offsetMm}
-				onchange={(mm) => edit(`move ${name}`, moveCabinet(cabinet.id, mm))}
+				onchange={(mm) => edit(`move ${name}`, command('moveCabinet', cabinet.id, mm))}
 			/>
 		</div>
 		<a class="tool mt-3" href="/home/{home.id}/walk?cabinet={cabinet.id}">See its front</a>
-		{@render away('Remove the cabinet', removeCabinet(cabinet.id))}
+		{@render away('Remove the cabinet', command('removeCabinet', cabinet.id))}
 	{/if}
 {:else if item.kind === 'run' || item.kind === 'run-end'}
 	{@const run = home.runs[item.id]}
@@ -360,7 +342,7 @@
 				where the wall begins and ends.
 			</p>
 			<a class="tool" href="/home/{home.id}/walk?run={run.id}">See its front</a>
-			{#if count === 0}{@render away('Remove the run', removeRun(run.id))}{/if}
+			{#if count === 0}{@render away('Remove the run', command('removeRun', run.id))}{/if}
 		</div>
 	{/if}
 {/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
 	import { parseLength } from '$lib/core/model';
-	import { addRoom } from '$lib/core/survey';
+
 	import { lengthIssueText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
@@ -24,10 +24,12 @@
 			return void (wrong = `A room of ${room.width} × ${room.depth} is smaller than a cabinet. Check the unit.`);
 		wrong = '';
 		const ids = { room: newId(), back: newId(), front: newId() };
-		store.edit(
-			`room ${room.name}`,
-			addRoom({ name: room.name.trim() || 'Room', widthMm: width.mm, depthMm: depth.mm, ids })
-		);
+		store.run(`room ${room.name}`, 'addRoom', {
+			name: room.name.trim() || 'Room',
+			widthMm: width.mm,
+			depthMm: depth.mm,
+			ids
+		});
 		onmade?.(ids);
 	}
 </script>

@@ -1,72 +1,54 @@
 <script lang="ts">
-	import { toast } from 'svelte-sonner';
 	import { page } from '$app/state';
 	import { stageProgress } from '$lib/core/upkeep';
-	import { fileIssueText } from '$lib/messages/files';
-	import { now, today } from '$lib/state/clock';
+	import { troubleOf, type Trouble } from '$lib/data';
 	import { setHomeStore } from '$lib/state/context';
-	import { getDb } from '$lib/state/database';
 	import { HomeStore, type OpenFailure } from '$lib/state/home-store.svelte';
+	import { openHomes } from '$lib/state/homes';
+	import { today } from '$lib/state/clock.svelte';
+	import { screenTitle } from '$lib/messages/screens';
 	import TagPatterns from '$lib/ui/drawing/TagPatterns.svelte';
+	import BrokenScreen from '$lib/ui/frame/BrokenScreen.svelte';
+	import HomeNotOpened from '$lib/ui/frame/HomeNotOpened.svelte';
+	import MendList from '$lib/ui/frame/MendList.svelte';
 	import StageStrip from '$lib/ui/frame/StageStrip.svelte';
+	import StoreTrouble from '$lib/ui/frame/StoreTrouble.svelte';
 	import TopBar from '$lib/ui/frame/TopBar.svelte';
 
 	let { children } = $props();
 	let store = $state.raw<HomeStore | null>(null);
-	let failure = $state.raw<OpenFailure | { ok: false; code: 'no-store'; reason: string } | null>(
+	let failure = $state.raw<OpenFailure | { ok: false; code: 'trouble'; trouble: Trouble } | null>(
 		null
 	);
 	setHomeStore(() => store!);
 
-	const notices = {
-		'merged-with-other-tab': () =>
-			toast.info('Another tab had changed this home. Your change was made on top of it.'),
-		'undo-lost': () =>
-			toast.warning(
-				'Another tab had changed this home, so nothing was taken back. Look and try again.'
-			),
-		'not-stored': (reason: string) =>
-			toast.error(
-				`The last change is on screen but not stored: ${reason}. Export the home to a file now.`
-			)
-	};
-
 	async function open(id: string): Promise<HomeStore | null> {
 		try {
-			const opened = await HomeStore.open(id, {
-				db: await getDb(),
-				now,
-				onNotice: (notice) =>
-					notice.code === 'not-stored'
-						? notices['not-stored'](notice.reason)
-						: notices[notice.code]()
-			});
+			const opened = await openHomes.open(id);
 			if (opened instanceof HomeStore) return opened;
 			failure = opened;
 		} catch (error) {
-			failure = {
-				ok: false,
-				code: 'no-store',
-				reason: error instanceof Error ? error.message : String(error)
-			};
+			failure = { ok: false, code: 'trouble', trouble: troubleOf(error) };
 		}
 		return null;
 	}
 
+	/** The id by itself: a page of the same home does not open it again. */
+	const homeId = $derived(page.params.id!);
+	let tries = $state(0);
 	$effect(() => {
-		const id = page.params.id!;
+		const id = homeId;
+		void tries;
 		let gone = false;
-		let mine: HomeStore | null = null;
 		failure = null;
+		openHomes.show(id);
 		void open(id).then((opened) => {
-			if (gone) return opened?.close();
-			mine = opened;
-			store = opened;
+			if (!gone) store = opened;
 		});
 		return () => {
 			gone = true;
-			mine?.close();
 			store = null;
+			openHomes.show(null);
 		};
 	});
 
@@ -85,43 +67,30 @@
 </script>
 
 <svelte:window onkeydown={shortcut} />
-<svelte:head><title>{store ? `${store.home.name} · Keep Nook` : 'Keep Nook'}</title></svelte:head>
+<svelte:head
+	>{#if store}<title>{screenTitle(page.url.pathname)} · {store.home.name} · Keep Nook</title
+		>{/if}</svelte:head
+>
 <TagPatterns />
 {#if store && progress}
 	<div class="frame">
 		<StageStrip homeId={store.home.id} current={stage} {progress} />
 		<div class="min-w-0">
 			<TopBar {store} />
-			<main>{@render children()}</main>
+			<main>
+				<StoreTrouble {store} />
+				<MendList {store} />
+				<svelte:boundary>
+					{@render children()}
+					{#snippet failed(error, reset)}
+						<BrokenScreen {error} {reset} home={store!.home} />
+					{/snippet}
+				</svelte:boundary>
+			</main>
 		</div>
 	</div>
 {:else if failure}
-	<main class="mx-auto max-w-2xl p-8">
-		<h1>This home could not be opened</h1>
-		<div role="alert" class="my-4">
-			{#if failure.code === 'not-found'}
-				<p>
-					There is no home here under that name. It may have been deleted, or it is in another
-					browser.
-				</p>
-			{:else if failure.code === 'newer'}
-				<p>
-					It was stored by a newer Keep Nook. Reload the page to get it; nothing has been touched.
-				</p>
-			{:else if failure.code === 'damaged'}
-				<p>What is stored does not read as a home. Nothing has been changed.</p>
-				<ul class="list-disc pl-6">
-					{#each failure.issues as issue, i (i)}<li>{fileIssueText(issue)}</li>{/each}
-				</ul>
-			{:else}
-				<p>
-					The browser does not let this page store anything: {failure.reason}. Leave private mode or
-					free some space.
-				</p>
-			{/if}
-		</div>
-		<a class="tool" href="/">Back to all homes</a>
-	</main>
+	<HomeNotOpened {failure} {homeId} again={() => tries++} />
 {:else}
 	<p class="p-8" role="status">Opening the home …</p>
 {/if}

@@ -1,13 +1,12 @@
 <script lang="ts">
 	import Download from '@lucide/svelte/icons/download';
-	import { writeHomeFile } from '$lib/core/interchange';
 	import { listPhotos } from '$lib/data';
 	import { nextSteps, type Stage } from '$lib/core/upkeep';
 	import { STAGE_WORDS, stepText } from '$lib/messages/steps';
-	import { today } from '$lib/state/clock';
+	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { getDb } from '$lib/state/database';
-	import { saveFile, fileName } from '$lib/ui/forms/save-file';
+	import { exportHome, fileName, saveFile } from '$lib/ui/forms/save-file';
 	import PlanView from '$lib/ui/drawing/PlanView.svelte';
 	import { STAGE_ICONS } from '$lib/ui/frame/stages';
 
@@ -51,16 +50,25 @@
 	</section>
 	<section aria-labelledby="plan" class="min-w-0">
 		<div class="mb-2 flex flex-wrap items-baseline gap-x-4 gap-y-2">
-			<h2 id="plan">{home.name}</h2>
+			<h2 id="plan" class="flex-1">
+				<input
+					class="name"
+					aria-label="Name of this home"
+					value={home.name}
+					maxlength="200"
+					onchange={(event) => {
+						const name = event.currentTarget.value.trim();
+						if (name) store.run(`name ${name}`, 'changeHome', { name });
+						else event.currentTarget.value = home.name;
+					}}
+				/>
+			</h2>
 			<p class="soft measure text-sm">
 				{count(home.cabinets)} cabinets · {count(home.nooks)} places · {count(home.things)} things · {count(
 					home.groups
 				)} groups
 			</p>
-			<button
-				class="tool ml-auto"
-				onclick={() =>
-					saveFile(fileName(home.name, 'keepnook.json'), writeHomeFile(home), 'application/json')}
+			<button class="tool ml-auto" onclick={() => exportHome(home)}
 				><Download size={18} />Export the home</button
 			>
 			{#if pictures}
@@ -82,6 +90,18 @@
 </div>
 
 <style>
+	.name {
+		width: 100%;
+		min-width: 8rem;
+		min-height: 44px;
+		background: transparent;
+		font: inherit;
+		border-bottom: 1.5px solid transparent;
+	}
+	.name:hover,
+	.name:focus {
+		border-bottom-color: var(--ink-soft);
+	}
 	.step {
 		display: grid;
 		grid-template-columns: 5.5rem minmax(0, 1fr);

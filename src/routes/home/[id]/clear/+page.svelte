@@ -3,9 +3,7 @@
 		adviseLot,
 		advisedVerdict,
 		backPlace,
-		changeLeaving,
 		cutPlace,
-		decide,
 		decisionOrder,
 		LEAVING,
 		onTheTable,
@@ -27,7 +25,8 @@
 	import { effectiveDate } from '$lib/core/rotation';
 	import { standInDirectory, standInScanner } from '$lib/data/devices';
 	import { adviceText, dateText, VERDICT_WORDS, whenText } from '$lib/messages/clearing';
-	import { now, today } from '$lib/state/clock';
+	import { now, today } from '$lib/state/clock.svelte';
+	import { command } from '$lib/core/commands';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import { Intake } from '$lib/state/intake.svelte';
@@ -127,20 +126,17 @@
 		// What leaves but is restocked goes on the list in the same gesture.
 		const again = !avoid && (wantAgain || (LEAVING.has(verdict) && thing.parPacks !== null));
 		const ids = { decision: newId(), event: newId(), rest: newId() };
-		store.edit(
-			`${VERDICT_WORDS[verdict].toLowerCase()} ${thing.name}`,
-			decide({
-				lotId: current.id,
-				verdict,
-				advice: first,
-				wantAgain: again,
-				...(avoid ? { avoid: true } : {}),
-				...(some !== null && some > 0 ? { count: some } : {}),
-				toNookId: verdict === 'move' || verdict === 'back-stock' ? target : null,
-				ids,
-				now: now()
-			})
-		);
+		store.run(`${VERDICT_WORDS[verdict].toLowerCase()} ${thing.name}`, 'decide', {
+			lotId: current.id,
+			verdict,
+			advice: first,
+			wantAgain: again,
+			...(avoid ? { avoid: true } : {}),
+			...(some !== null && some > 0 ? { count: some } : {}),
+			toNookId: verdict === 'move' || verdict === 'back-stock' ? target : null,
+			ids,
+			now: now()
+		});
 		against =
 			first && !first.overruled && first.verdict !== verdict
 				? { id: ids.decision, name: thing.name, words: VERDICT_WORDS[first.verdict] }
@@ -153,8 +149,8 @@
 	);
 	function keepRest() {
 		const at = now();
-		const edits = plain.map((lot) =>
-			decide({
+		const kept = plain.map((lot) =>
+			command('decide', {
 				lotId: lot.id,
 				verdict: 'keep',
 				advice: advices.get(lot.id)?.[0] ?? null,
@@ -164,11 +160,11 @@
 				now: at
 			})
 		);
-		store.edit(`keep ${edits.length} things`, (draft) => edits.forEach((edit) => edit(draft)));
+		store.runAll(`keep ${kept.length} things`, kept);
 		picked = null;
 	}
 	function giveReason(reason: string) {
-		if (against) store.edit(`reason for ${against.name}`, changeLeaving(against.id, { reason }));
+		if (against) store.run(`reason for ${against.name}`, 'changeLeaving', against.id, { reason });
 		against = null;
 	}
 	function keys(event: KeyboardEvent) {
@@ -246,7 +242,7 @@
 			{intake}
 			{home}
 			onorder={(order) =>
-				store.edit(`dates are written ${order}`, (draft) => void (draft.dateOrder = order))}
+				store.run(`dates are written ${order}`, 'changeHome', { dateOrder: order })}
 		/>
 		{#if against}
 			<p class="against" role="status">

@@ -4,7 +4,7 @@
 	import { toast } from 'svelte-sonner';
 	import {
 		fitFingerprint,
-		keepArrangement,
+		keptOf,
 		type Arrangement,
 		type ArrangementName,
 		type FitResult
@@ -12,8 +12,9 @@
 	import { formatLength, formatMass, formatMoney, formatVolume } from '$lib/core/model';
 	import { nooksInOrder } from '$lib/core/survey';
 	import { shoppingList } from '$lib/core/rotation';
-	import { now } from '$lib/state/clock';
+	import { now } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
+	import { newId } from '$lib/state/ids';
 	import { createFitClient } from '$lib/workers/fit.client';
 	import ShelfView from '$lib/ui/drawing/ShelfView.svelte';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
@@ -95,7 +96,15 @@
 		if (found) results = { ...results, [nookId]: found };
 	}
 	function keep(id: string, best: Arrangement, fingerprint: string) {
-		store.edit(`fit ${home.nooks[id]?.name}`, keepArrangement(id, best, fingerprint, now()));
+		store.run(
+			`fit ${home.nooks[id]?.name}`,
+			'keepArrangement',
+			id,
+			keptOf(best),
+			fingerprint,
+			now(),
+			newId()
+		);
 	}
 	/** Fits what has none yet, one place after the other, so that each takes from what the house still has. */
 	async function fitAll() {

@@ -2,12 +2,12 @@
 	import CalendarPlus from '@lucide/svelte/icons/calendar-plus';
 	import Check from '@lucide/svelte/icons/check';
 	import Plus from '@lucide/svelte/icons/plus';
-	import { doneReset, proposeResets, resetsDue, type DueReset } from '$lib/core/upkeep';
+	import { resetsDue, type DueReset } from '$lib/core/upkeep';
 	import { tally } from '$lib/core/clearing';
 	import { formatMoney, formatVolume } from '$lib/core/model';
 	import { dateText, daysText, VERDICT_WORDS } from '$lib/messages/clearing';
 	import { RESET_WORDS } from '$lib/messages/steps';
-	import { now, today } from '$lib/state/clock';
+	import { now, today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import { fileName, saveFile } from '$lib/ui/forms/save-file';
@@ -39,14 +39,14 @@
 	let found = $state<Record<string, string>>({});
 	function done(id: string, name: string) {
 		const share = found[id] ? Number(found[id]) : null;
-		store.edit(`done: ${name}`, doneReset(id, today(), share));
+		store.run(`done: ${name}`, 'doneReset', id, today(), share);
 	}
 </script>
 
 <Bench>
 	<StageHead stage="keep">
 		{#if Object.keys(home.cabinets).length}
-			<button class="tool" onclick={() => store.edit('usual resets', proposeResets(newId))}
+			<button class="tool" onclick={() => store.run('usual resets', 'proposeResets', newId())}
 				><Plus size={18} />Add the usual resets</button
 			>
 		{/if}
@@ -63,7 +63,7 @@
 			{#if Object.keys(home.cabinets).length}
 				<button
 					class="tool tool-now"
-					onclick={() => store.edit('usual resets', proposeResets(newId))}
+					onclick={() => store.run('usual resets', 'proposeResets', newId())}
 					>Add the usual resets</button
 				>
 			{:else}

@@ -8,8 +8,8 @@
 		sheetSvg,
 		unprintable
 	} from '$lib/core/marking';
-	import { GroupId, MarkId, NookId } from '$lib/core/model';
 	import { getHomeStore } from '$lib/state/context';
+	import { newId } from '$lib/state/ids';
 	import { fileName, saveFile } from '$lib/ui/forms/save-file';
 	import { TAG_INKS } from '$lib/ui/drawing/tag-style';
 	import Bench from '$lib/ui/frame/Bench.svelte';
@@ -39,22 +39,7 @@
 		const label = labels.find((entry) => entry.id === id);
 		const words = text.trim();
 		if (!label || words === label.title) return;
-		const [nookId, index] = [label.nookId, Number(id.split('-').at(-1))];
-		const placement = Object.values(home.fitPlans).find((fit) => fit.nookId === nookId)?.placements[
-			index
-		];
-		if (!placement) return;
-		store.edit(`label ${words || label.title}`, (draft) => {
-			if (words)
-				draft.marks[id] = {
-					id: MarkId.parse(id),
-					nookId: NookId.parse(nookId),
-					groupId: GroupId.parse(placement.groupId),
-					text: words.slice(0, 80),
-					note: label.note.slice(0, 120)
-				};
-			else delete draft.marks[id];
-		});
+		store.run(`label ${words || label.title}`, 'nameLabel', label, words, newId());
 	}
 	async function asSvg() {
 		failed = '';

@@ -5,24 +5,21 @@
 	import { toast } from 'svelte-sonner';
 	import type { Group } from '$lib/core/model';
 	import {
-		adoptPlan,
 		assignmentNow,
 		brokenRules,
 		buildZoneModel,
 		DEFAULT_PLACE,
 		freeSpaceOf,
 		layoutOf,
-		movePart,
 		partsAt,
 		pricesFor,
-		togglePin,
 		toZonePlan,
 		totalsOf,
 		whyLeft,
 		zoneFingerprint
 	} from '$lib/core/zoning';
 	import { brokenText, hardText, ruledOutText, smallestChangeText } from '$lib/messages/zoning';
-	import { now } from '$lib/state/clock';
+	import { now } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import { PlaceJob } from '$lib/state/place-job.svelte';
@@ -121,7 +118,7 @@
 		if (!result) return;
 		if (result.status === 'nothing-to-place')
 			return void toast.info('There is nothing to place: no group holds anything.');
-		store.edit('zone plan', adoptPlan(toZonePlan(result, newId(), 'Plan', now())));
+		store.run('zone plan', 'adoptPlan', toZonePlan(result, newId(), 'Plan', now()));
 	}
 	const holds = (groupId: string, nookId: string) =>
 		held?.groupId === groupId && held.nookId === nookId;
@@ -147,7 +144,13 @@
 				`${group.name}: ${hardText(price.conflict ? 'conflict' : 'over-capacity')} Put there all the same.`
 			);
 		if (fromId !== nookId)
-			store.edit(`${group.name} to ${home.nooks[nookId]?.name}`, movePart(groupId, fromId, nookId));
+			store.run(
+				`${group.name} to ${home.nooks[nookId]?.name}`,
+				'movePart',
+				groupId,
+				fromId,
+				nookId
+			);
 		looked = { groupId, nookId };
 		held = null;
 	}
@@ -272,14 +275,20 @@
 				onclose={() => (looked = null)}
 				onhold={() => (held = { ...looked! })}
 				onpin={() =>
-					store.edit(
+					store.run(
 						`pin ${home.groups[looked!.groupId]!.name}`,
-						togglePin(looked!.groupId, looked!.nookId, 'pin')
+						'togglePin',
+						looked!.groupId,
+						looked!.nookId,
+						'pin'
 					)}
 				onban={() =>
-					store.edit(
+					store.run(
 						`rule out ${home.nooks[looked!.nookId]!.name}`,
-						togglePin(looked!.groupId, looked!.nookId, 'ban')
+						'togglePin',
+						looked!.groupId,
+						looked!.nookId,
+						'ban'
 					)}
 			/>
 			{@const here = (notes.get(looked.nookId) ?? []).filter(

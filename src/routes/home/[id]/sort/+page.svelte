@@ -6,7 +6,6 @@
 		frequencyRows,
 		groupChanges,
 		looseChanges,
-		takeChanges,
 		type GroupFigures
 	} from '$lib/core/grouping';
 	import { formatLength, formatVolume } from '$lib/core/model';
@@ -45,9 +44,11 @@
 	const rows = $derived(frequencyRows(figures, size));
 	const total = $derived(figures.reduce((sum, f) => sum + f.usesPerWeek, 0));
 	const groupLoose = () =>
-		store.edit(
+		store.run(
 			`group ${loose.length} things`,
-			takeChanges(looseChanges(groupChanges(home)), newId)
+			'takeChanges',
+			looseChanges(groupChanges(home)),
+			newId()
 		);
 	const MOST = 0.8;
 	const few = $derived(fewMostUsed(rows, MOST));

@@ -5,13 +5,12 @@
 	import {
 		picksOf,
 		shoppingList,
-		takeDown,
 		useFirst,
 		type Pick,
 		type ShoppingReason
 	} from '$lib/core/rotation';
 	import { dateText, daysText } from '$lib/messages/clearing';
-	import { now, today } from '$lib/state/clock';
+	import { now, today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
@@ -52,10 +51,12 @@
 	};
 
 	function take({ lot, thing }: Pick) {
-		store.edit(
-			`take 1 ${thing.name}`,
-			takeDown({ lotId: lot.id, count: 1, eventId: newId(), now: now() })
-		);
+		store.run(`take 1 ${thing.name}`, 'takeDown', {
+			lotId: lot.id,
+			count: 1,
+			eventId: newId(),
+			now: now()
+		});
 		toast(`1 ${thing.name} taken down.`, {
 			action: { label: 'Undo', onClick: () => store.undo() }
 		});

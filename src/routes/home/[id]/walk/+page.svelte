@@ -3,7 +3,6 @@
 	import { page } from '$app/state';
 	import { applyEdit, formatVolume, type Home } from '$lib/core/model';
 	import {
-		addCabinet,
 		baseAboveFloorMm,
 		CABINET_FORMS_LIST,
 		checkSurvey,
@@ -71,13 +70,13 @@
 	function drop(id: string) {
 		const moved = preview && home.cabinets[id];
 		preview = null;
-		if (moved) store.edit(`move ${moved.name}`, moveCabinet(id, restMm));
+		if (moved) store.run(`move ${moved.name}`, 'moveCabinet', id, restMm);
 	}
 	function addOne() {
 		const shape = CABINET_FORMS_LIST.find((entry) => entry.form === form);
 		if (!run || !shape) return;
 		const before = new Set(Object.keys(home.cabinets));
-		store.edit(`add ${shape.name}`, addCabinet(run.id, shape, newId));
+		store.run(`add ${shape.name}`, 'addCabinet', run.id, shape, newId());
 		nookId = null;
 		cabinetId = Object.keys(store.home.cabinets).find((id) => !before.has(id)) ?? null;
 	}

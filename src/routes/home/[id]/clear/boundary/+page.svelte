@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { SvelteSet } from 'svelte/reactivity';
-	import { applyCut, cutPlace, piecesOut, type Wanting } from '$lib/core/clearing';
+	import { cutPlace, piecesOut, type Wanting } from '$lib/core/clearing';
 	import { formatLength, formatVolume } from '$lib/core/model';
 	import { nooksInOrder } from '$lib/core/survey';
 	import { getHomeStore } from '$lib/state/context';
@@ -69,7 +69,7 @@
 	}
 	function carryOut() {
 		if (!mine || !nookId) return;
-		store.edit(`boundary of ${home.nooks[nookId]!.name}`, applyCut(piecesOut(mine), newId));
+		store.run(`boundary of ${home.nooks[nookId]!.name}`, 'applyCut', [...piecesOut(mine)], newId());
 		stay.clear();
 		go.clear();
 	}

@@ -5,7 +5,7 @@
 	import type { Home } from '$lib/core/model';
 	import { nooksInOrder } from '$lib/core/survey';
 	import { clockText, estimateText, minutesText } from '$lib/messages/clearing';
-	import { today } from '$lib/state/clock';
+	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import ClearHead from '$lib/ui/clear/ClearHead.svelte';
 	import DayLine from '$lib/ui/clear/DayLine.svelte';
@@ -65,8 +65,7 @@
 		})
 	);
 	function change(words: string, part: Partial<NonNullable<Home['clearDay']>>) {
-		const next = { ...day, ...part };
-		store.edit(words, (draft) => void (draft.clearDay = next));
+		store.run(words, 'planClearDay', day, part);
 	}
 	const timeValue = (minutes: number) =>
 		`${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
@@ -221,8 +220,7 @@
 					class="size-5"
 					name="school"
 					checked={home.schools.clear === value}
-					onchange={() =>
-						store.edit(words.toLowerCase(), (draft) => void (draft.schools.clear = value))}
+					onchange={() => store.run(words.toLowerCase(), 'chooseSchools', { clear: value })}
 				/><span>{words}<br /><span class="soft text-sm">{why}</span></span></label
 			>
 		{/each}

@@ -1,17 +1,9 @@
 <script lang="ts">
 	import Printer from '@lucide/svelte/icons/printer';
-	import {
-		changeLeaving,
-		doNotBuy,
-		goingOut,
-		halfDone,
-		markGone,
-		onTheTable,
-		type GoingOut
-	} from '$lib/core/clearing';
-	import type { Verdict } from '$lib/core/model';
+	import { doNotBuy, goingOut, halfDone, onTheTable, type GoingOut } from '$lib/core/clearing';
+	import { dayOf, type Verdict } from '$lib/core/model';
 	import { dateText, OUT_WORDS, VERDICT_WORDS, whenText } from '$lib/messages/clearing';
-	import { today } from '$lib/state/clock';
+	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import ClearHead from '$lib/ui/clear/ClearHead.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
@@ -24,12 +16,11 @@
 	const avoid = $derived(doNotBuy(home));
 	const begun = $derived(halfDone(home));
 	function gone(items: readonly GoingOut[], words: string) {
-		store.edit(
+		store.run(
 			words,
-			markGone(
-				items.map(({ decision }) => decision.id),
-				today()
-			)
+			'markGone',
+			items.map(({ decision }) => decision.id),
+			today()
 		);
 	}
 	const done = (verdict: Verdict) => (verdict === 'hold' ? 'Asked again' : 'It is out');
@@ -49,7 +40,7 @@
 							class="flex min-h-11 items-center hover:underline"
 							href="/home/{home.id}/clear?place={session.nookId}"
 							>{home.nooks[session.nookId]?.name ?? 'A place that is gone'}, begun {dateText(
-								session.startedAt.slice(0, 10)
+								dayOf(session.startedAt)
 							)}</a
 						>
 					</li>
@@ -89,9 +80,11 @@
 								aria-label="Where {item.name} goes"
 								maxlength="200"
 								onchange={(event) =>
-									store.edit(
+									store.run(
 										`${item.name} goes to ${event.currentTarget.value}`,
-										changeLeaving(item.decision.id, { to: event.currentTarget.value })
+										'changeLeaving',
+										item.decision.id,
+										{ to: event.currentTarget.value }
 									)}
 							/>
 						{/if}
@@ -105,10 +98,9 @@
 									: 'Gone by, for'} {item.name}"
 								onchange={(event) =>
 									event.currentTarget.value &&
-									store.edit(
-										`date for ${item.name}`,
-										changeLeaving(item.decision.id, { dueOn: event.currentTarget.value })
-									)}
+									store.run(`date for ${item.name}`, 'changeLeaving', item.decision.id, {
+										dueOn: event.currentTarget.value
+									})}
 							/>
 							<span>{whenText(today(), item.decision.dueOn!)}</span>
 						</span>

@@ -1,14 +1,7 @@
 <script lang="ts">
-	import {
-		decide,
-		FIT_MM,
-		joinAlike,
-		matchHome,
-		rimPieces,
-		type RimPiece
-	} from '$lib/core/clearing';
+	import { FIT_MM, joinAlike, matchHome, rimPieces, type RimPiece } from '$lib/core/clearing';
 	import { formatLength, type Thing } from '$lib/core/model';
-	import { now } from '$lib/state/clock';
+	import { now } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import ClearHead from '$lib/ui/clear/ClearHead.svelte';
@@ -63,28 +56,22 @@
 		};
 		const rim = { ...before, ...change };
 		if (rim.shape === 'round') rim.depthMm = rim.widthMm;
-		store.edit(`rim of ${thing.name}`, (draft) => {
-			const target = draft.things[thing.id];
-			if (target) target.rim = rim;
-		});
+		store.run(`rim of ${thing.name}`, 'changeThing', thing.id, { rim });
 	}
 	/** Lets one lone piece go: the rest of its lot stays. */
 	function recycle(key: string) {
 		const found = pieces.lotOf.get(key);
 		if (!found) return;
-		store.edit(
-			`recycle ${found.thing.name}`,
-			decide({
-				lotId: found.lot.id,
-				verdict: 'recycle',
-				count: 1,
-				advice: null,
-				wantAgain: false,
-				toNookId: null,
-				ids: { decision: newId(), event: newId(), rest: newId() },
-				now: now()
-			})
-		);
+		store.run(`recycle ${found.thing.name}`, 'decide', {
+			lotId: found.lot.id,
+			verdict: 'recycle',
+			count: 1,
+			advice: null,
+			wantAgain: false,
+			toNookId: null,
+			ids: { decision: newId(), event: newId(), rest: newId() },
+			now: now()
+		});
 	}
 </script>
 

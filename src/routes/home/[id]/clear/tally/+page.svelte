@@ -4,7 +4,7 @@
 	import { tallyCsv, tallyMarkdown, type ReportWords } from '$lib/core/interchange/reports';
 	import { addDays, formatMoney, formatVolume } from '$lib/core/model';
 	import { minutesText, VERDICT_WORDS } from '$lib/messages/clearing';
-	import { now, today } from '$lib/state/clock';
+	import { now, today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { fileName, saveFile } from '$lib/ui/forms/save-file';
 	import ClearHead from '$lib/ui/clear/ClearHead.svelte';

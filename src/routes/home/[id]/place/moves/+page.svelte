@@ -2,7 +2,7 @@
 	import ArrowRight from '@lucide/svelte/icons/arrow-right';
 	import Printer from '@lucide/svelte/icons/printer';
 	import { formatVolume } from '$lib/core/model';
-	import { doMove, moveOrder, type MoveStep } from '$lib/core/zoning';
+	import { moveOrder, type MoveStep } from '$lib/core/zoning';
 	import { listText, lotText } from '$lib/messages/zoning';
 	import { getHomeStore } from '$lib/state/context';
 	import FrontView from '$lib/ui/drawing/FrontView.svelte';
@@ -84,7 +84,7 @@
 			{#if first.kind === 'lift'}<p class="soft">
 					Its place, {nameOf(first.to)}, is not free yet.
 				</p>{/if}
-			<button class="tool tool-now mt-3" onclick={() => store.edit(words(first), doMove(first))}
+			<button class="tool tool-now mt-3" onclick={() => store.run(words(first), 'doMove', first)}
 				>Done, next</button
 			>
 			<div class="no-print mt-3 flex flex-wrap items-end gap-4 overflow-x-auto">

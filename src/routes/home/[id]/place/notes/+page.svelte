@@ -5,7 +5,7 @@
 	import { placesOfLots } from '$lib/core/zoning';
 	import { notesText } from '$lib/messages/zoning';
 	import { dateText } from '$lib/messages/clearing';
-	import { today } from '$lib/state/clock';
+	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
@@ -65,10 +65,7 @@
 					value={plan.learnUntil ?? ''}
 					onchange={(event) => {
 						const until = event.currentTarget.value || null;
-						store.edit('learning the plan', (draft) => {
-							const target = draft.zonePlans[plan.id];
-							if (target) target.learnUntil = until;
-						});
+						store.run('learning the plan', 'learnUntil', plan.id, until);
 					}}
 				/></label
 			>

@@ -2,10 +2,11 @@
 	import Play from '@lucide/svelte/icons/play';
 	import Square from '@lucide/svelte/icons/square';
 	import { formatVolume, type Assignment, type Group } from '$lib/core/model';
-	import { adoptPlan, groupsElsewhere, takeGroup, toZonePlan } from '$lib/core/zoning';
+	import { groupsElsewhere, toZonePlan } from '$lib/core/zoning';
 	import { schoolText } from '$lib/messages/zoning';
-	import { now } from '$lib/state/clock';
+	import { now } from '$lib/state/clock.svelte';
 	import { Compare, type ComparedPlan } from '$lib/state/compare.svelte';
+	import { command } from '$lib/core/commands';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import { createPlaceClient } from '$lib/workers/place.client';
@@ -46,10 +47,10 @@
 			.join(' and ') || 'without a place';
 	function take({ variant, result }: ComparedPlan) {
 		const record = toZonePlan(result, newId(), schoolText(variant), now());
-		store.edit(`plan: ${schoolText(variant).toLowerCase()}`, (draft) => {
-			draft.schools = { ...variant.schools };
-			adoptPlan(record)(draft);
-		});
+		store.runAll(`plan: ${schoolText(variant).toLowerCase()}`, [
+			command('chooseSchools', variant.schools),
+			command('adoptPlan', record)
+		]);
 	}
 	const first = $derived(compare.plans[0]);
 	const signed = (value: number) =>
@@ -155,9 +156,11 @@
 						<button
 							class="tool mt-1"
 							onclick={() =>
-								store.edit(
+								store.run(
 									`${group.name} as in “${schoolText(each.variant).toLowerCase()}”`,
-									takeGroup(group.id, { assignments: [...each.result.assignments] })
+									'takeGroup',
+									group.id,
+									{ assignments: [...each.result.assignments] }
 								)}>Put it there in my plan</button
 						>
 					{/if}

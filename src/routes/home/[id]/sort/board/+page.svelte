@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { allGroupFigures, moveThings, splitOff, thingsAbout } from '$lib/core/grouping';
+	import { allGroupFigures, thingsAbout } from '$lib/core/grouping';
 	import { categoryOf, usesPerWeek, type Thing } from '$lib/core/model';
 	import { usesText } from '$lib/messages/sorting';
 	import { getHomeStore } from '$lib/state/context';
@@ -56,7 +56,7 @@
 	function move(groupId: string) {
 		const list = chosen;
 		if (!list.length) return;
-		store.edit(`move ${many(list)} to ${home.groups[groupId]?.name}`, moveThings(list, groupId));
+		store.run(`move ${many(list)} to ${home.groups[groupId]?.name}`, 'moveThings', list, groupId);
 		selection.clear();
 	}
 	function make(name: string) {
@@ -65,7 +65,7 @@
 		if (!first) return;
 		const id = newId();
 		const called = name || categoryOf(first.category).name;
-		store.edit(`make ${called} of ${many(list)}`, splitOff(list, id, called));
+		store.run(`make ${called} of ${many(list)}`, 'splitOff', list, id, called);
 		selection.clear();
 		shown = id;
 	}

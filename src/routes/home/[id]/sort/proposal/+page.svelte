@@ -2,8 +2,6 @@
 	import {
 		groupChanges,
 		partnerChanges,
-		takeChanges,
-		takePartners,
 		type GroupChange,
 		type PartnerPair
 	} from '$lib/core/grouping';
@@ -22,9 +20,9 @@
 	const pairs = $derived(partnerChanges(home));
 	const byHand = $derived(Object.values(home.things).filter((thing) => thing.groupByHand).length);
 	const take = (list: readonly GroupChange[], label: string) =>
-		store.edit(label, takeChanges(list, newId));
+		store.run(label, 'takeChanges', list, newId());
 	const takePairs = (list: readonly PartnerPair[], label: string) =>
-		store.edit(label, takePartners(list));
+		store.run(label, 'takePartners', list);
 	const nameOf = (id: string) => home.groups[id]?.name ?? '';
 	/** The things of a change by the group they come from, the most first. */
 	const origins = (change: GroupChange) => {

@@ -1,14 +1,9 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
-	import {
-		addRoutine,
-		proposeRoutines,
-		removeRoutine,
-		walkRoutine,
-		type RoutineDraft
-	} from '$lib/core/upkeep';
+	import { proposeRoutines, walkRoutine, type RoutineDraft } from '$lib/core/upkeep';
 	import { assignmentNow } from '$lib/core/zoning';
 	import { metresText, stepText, timesText } from '$lib/messages/routines';
+	import { command } from '$lib/core/commands';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import PlanView from '$lib/ui/drawing/PlanView.svelte';
@@ -53,14 +48,15 @@
 
 	function add(draft: RoutineDraft) {
 		const id = newId();
-		store.edit(`routine ${draft.name}`, addRoutine(id, draft));
+		store.run(`routine ${draft.name}`, 'addRoutine', id, draft);
 		picked = id;
 	}
 	const addOwn = () => add({ name: 'Our routine', timesPerWeek: 7, steps: [] });
 	const takeAll = () =>
-		store.edit('all usual routines', (draft) => {
-			for (const each of usual) addRoutine(newId(), each)(draft);
-		});
+		store.runAll(
+			'all usual routines',
+			usual.map((each) => command('addRoutine', newId(), each))
+		);
 </script>
 
 <Bench raised={!!chosen} panel={chosen ? sheet : undefined} panelLabel="Routine">
@@ -171,7 +167,7 @@
 				onremove={() => {
 					const { id, name } = chosen;
 					picked = null;
-					store.edit(`remove ${name}`, removeRoutine(id));
+					store.run(`remove ${name}`, 'removeRoutine', id);
 				}}
 			/>
 		{/key}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatMass, formatMoney, formatVolume, parseQuantity } from '$lib/core/model';
-	import { acceptHidden, findHidden, ratedLoadG, type HiddenPlace } from '$lib/core/survey';
+	import { findHidden, ratedLoadG, type HiddenPlace } from '$lib/core/survey';
 	import { quantityIssueText } from '$lib/messages/clearing';
 	import { HIDDEN_WORDS, loadCheckText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
@@ -55,7 +55,7 @@
 			}
 			loadG = ratedLoadG(read.quantity.value, hooks, place.damp);
 		}
-		store.edit(`${HIDDEN_WORDS[place.kind]}: ${place.where}`, acceptHidden(place, loadG, newId));
+		store.run(`${HIDDEN_WORDS[place.kind]}: ${place.where}`, 'acceptHidden', place, loadG, newId());
 		key = null;
 		rating = '';
 	}

@@ -1,0 +1,21 @@
+import { idsFrom, type Edit } from '../model';
+import { decide } from './decide';
+import { changeLeaving, markGone } from './leaving';
+import { applyCut } from './place-cut';
+import { endSession, resumeSession, startSession, stopSession, tickStray } from './sessions';
+import { takeIn } from './take-in';
+
+/** Every change that a clear-out makes to a home. */
+export const CLEARING_COMMANDS = {
+	applyCut: (out: readonly (readonly [lotId: string, pieces: number])[], stem: string): Edit =>
+		applyCut(new Map(out), idsFrom(stem)),
+	changeLeaving,
+	decide,
+	endSession,
+	markGone,
+	resumeSession,
+	startSession,
+	stopSession,
+	takeIn,
+	tickStray
+} as const;

@@ -1,0 +1,38 @@
+import { CLEARING_COMMANDS } from '../clearing';
+import { FITTING_COMMANDS } from '../fitting';
+import { GROUPING_COMMANDS } from '../grouping';
+import { nameLabel } from '../marking';
+import { commandsOf, type CommandOf } from '../model';
+import { takeDown } from '../rotation';
+import { SURVEY_COMMANDS } from '../survey';
+import { UPKEEP_COMMANDS } from '../upkeep';
+import { ZONING_COMMANDS } from '../zoning';
+import { changeHome, chooseSchools, planClearDay } from './settings';
+
+/**
+ * Every change a person can make to a home, by name. Its arguments are plain data (`Plain`), so that the change can be
+ * made again on a newer home: after another tab's, after a reload of the store, after a write that failed.
+ */
+export const COMMANDS = {
+	...SURVEY_COMMANDS,
+	...CLEARING_COMMANDS,
+	...GROUPING_COMMANDS,
+	...ZONING_COMMANDS,
+	...FITTING_COMMANDS,
+	...UPKEEP_COMMANDS,
+	nameLabel,
+	takeDown,
+	changeHome,
+	chooseSchools,
+	planClearDay
+} as const;
+
+export type CommandName = keyof typeof COMMANDS;
+export type ArgsOf<Name extends CommandName> = Parameters<(typeof COMMANDS)[Name]>;
+export type Command = CommandOf<typeof COMMANDS>;
+
+/**
+ * `command` writes down a change, `editOf` makes the edit of it.
+ * @example editOf(command('setInside', 'shelf-1', 'widthMm', 597))
+ */
+export const { make: command, editOf } = commandsOf(COMMANDS);

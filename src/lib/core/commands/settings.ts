@@ -1,0 +1,21 @@
+import type { Edit, HomeHead } from '../model';
+
+/** Makes the edit that changes what a home says of itself. */
+export function changeHome(
+	change: Partial<Pick<HomeHead, 'name' | 'units' | 'currency' | 'dateOrder' | 'rented'>>
+): Edit {
+	return (draft) => void Object.assign(draft, change);
+}
+
+/** Makes the edit that chooses among ways of working; a choice that is not named stays. */
+export function chooseSchools(choice: Partial<HomeHead['schools']>): Edit {
+	return (draft) => void Object.assign(draft.schools, choice);
+}
+
+/** Makes the edit that plans a clear-out: what is not named stays as it is planned, or as `usual` has it. */
+export function planClearDay(
+	usual: NonNullable<HomeHead['clearDay']>,
+	change: Partial<NonNullable<HomeHead['clearDay']>>
+): Edit {
+	return (draft) => void (draft.clearDay = { ...(draft.clearDay ?? usual), ...change });
+}

@@ -1,0 +1,5 @@
+import { keepArrangement } from './save';
+import { addOwnBin, addUsualKinds, setOwned } from './usual-kinds';
+
+/** Every change that fitting makes to a home. */
+export const FITTING_COMMANDS = { addOwnBin, addUsualKinds, keepArrangement, setOwned } as const;

@@ -1,0 +1,78 @@
+import { idsFrom, withStem } from '../model';
+import { acceptHidden } from './accept-hidden';
+import { changeCabinet, changeNook, changeRoom, nameRun, nameStation } from './changes';
+import {
+	addCabinet,
+	addObstruction,
+	addRoom,
+	changeObstruction,
+	placeStation,
+	removeCabinet,
+	removeObstruction,
+	setInside,
+	setOpening
+} from './edits';
+import { addPerson, addPet, changePerson, removePerson, removePet } from './household';
+import { PLAN_MOVES } from './plan-drag';
+import {
+	addCorner,
+	addObstacle,
+	addRun,
+	removeCorner,
+	removeObstacle,
+	removeRoom,
+	removeRun,
+	removeStation,
+	resizeRoom
+} from './plan-edits';
+import { addDoor, removeDoor, setDoorWidth, setWallLength } from './plan-items';
+import { setReadings, takeReading } from './readings';
+import { addShelf, divideNook, duplicateCabinet, levelShelves, removeNook } from './shape-edits';
+import { addSocket, removeSocket } from './sockets';
+
+/** Every change that the survey makes to a home. */
+export const SURVEY_COMMANDS = {
+	...PLAN_MOVES,
+	acceptHidden: withStem(acceptHidden, idsFrom),
+	addCabinet: withStem(addCabinet, idsFrom),
+	addCorner,
+	addDoor,
+	addObstacle,
+	addObstruction,
+	addPerson,
+	addPet,
+	addRoom,
+	addRun,
+	addShelf: withStem(addShelf, idsFrom),
+	addSocket,
+	changeCabinet,
+	changeNook,
+	changeObstruction,
+	changePerson,
+	changeRoom,
+	divideNook: withStem(divideNook, idsFrom),
+	duplicateCabinet: withStem(duplicateCabinet, idsFrom),
+	levelShelves,
+	nameRun,
+	nameStation,
+	placeStation: withStem(placeStation, idsFrom),
+	removeCabinet,
+	removeCorner,
+	removeDoor,
+	removeNook,
+	removeObstacle,
+	removeObstruction,
+	removePerson,
+	removePet,
+	removeRoom,
+	removeRun,
+	removeSocket,
+	removeStation,
+	resizeRoom,
+	setDoorWidth,
+	setInside,
+	setOpening,
+	setReadings,
+	setWallLength,
+	takeReading
+} as const;

@@ -1,0 +1,15 @@
+import { takeGroup } from './compare';
+import { adoptPlan, learnUntil, movePart, togglePin } from './edits';
+import { doMove } from './move-order';
+import { noteProof } from './prove-plan';
+
+/** Every change that placing makes to a home. */
+export const ZONING_COMMANDS = {
+	adoptPlan,
+	doMove,
+	learnUntil,
+	movePart,
+	noteProof,
+	takeGroup,
+	togglePin
+} as const;

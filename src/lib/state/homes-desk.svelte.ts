@@ -1,0 +1,199 @@
+import type { FileIssue, Mend } from '../core/interchange';
+import { applyEdit, HomeId, makeHome, type Home } from '../core/model';
+import {
+	addHome,
+	bringBackHome,
+	listHomes,
+	purgeHomes,
+	putAwayHome,
+	tellReplaced,
+	troubleOf,
+	type Db,
+	type HomeRow,
+	type Trouble
+} from '../data';
+
+export interface HomesDeps {
+	readonly db: () => Promise<Db>;
+	/** ISO instant. */
+	readonly now: () => string;
+	readonly newId: () => string;
+	/** Opens a home on screen. */
+	readonly open: (homeId: string) => Promise<unknown>;
+}
+
+/** A home that was read from a file. */
+export interface Incoming {
+	readonly home: Home;
+	readonly photos: ReadonlyMap<string, Uint8Array>;
+	readonly lostPhotos: number;
+	/** What had to be mended to read it. */
+	readonly mends: readonly Mend[];
+}
+export type Read =
+	| ({ readonly ok: true } & Incoming)
+	| {
+			readonly ok: false;
+			readonly issues: readonly FileIssue[];
+			/** The file with its faults mended, to be taken or not. */
+			readonly mended: Incoming | null;
+	  };
+
+/** Homes that were put away are deleted for good after this long, ms. */
+const KEPT_MS = 30 * 24 * 60 * 60 * 1000;
+
+/** All homes of this browser: made, brought in, put away, brought back. Every failure is told; nothing is replaced unasked. */
+export class HomesDesk {
+	#rows = $state.raw<readonly HomeRow[] | null>(null);
+	#trouble = $state.raw<Trouble | null>(null);
+	#refused = $state.raw<{
+		file: string;
+		issues: readonly FileIssue[];
+		mended: Incoming | null;
+	} | null>(null);
+	#clash = $state.raw<{ incoming: Incoming; there: HomeRow } | null>(null);
+	readonly #deps: HomesDeps;
+
+	constructor(deps: HomesDeps) {
+		this.#deps = deps;
+	}
+
+	/** Homes to choose from, last changed first; null: not read yet. */
+	get homes(): readonly HomeRow[] | null {
+		return this.#rows && this.#rows.filter(({ deletedAt }) => !deletedAt);
+	}
+	/** Homes that were deleted and can be brought back. */
+	get deleted(): readonly HomeRow[] {
+		return this.#rows?.filter(({ deletedAt }) => deletedAt) ?? [];
+	}
+	/** What the browser's storage did last; null: nothing went wrong. */
+	get trouble(): Trouble | null {
+		return this.#trouble;
+	}
+	/** The file that was not taken, and why. */
+	get refused() {
+		return this.#refused;
+	}
+	/** A home that was read and has the id of one that is here. */
+	get clash() {
+		return this.#clash;
+	}
+
+	/** Reads which homes there are; those deleted long ago go for good. */
+	refresh(): Promise<void> {
+		return this.#try(async (db) => {
+			const rows = await listHomes(db);
+			const now = Date.parse(this.#deps.now());
+			const old = rows.filter(
+				({ deletedAt }) => deletedAt && now - Date.parse(deletedAt) > KEPT_MS
+			);
+			if (old.length)
+				await purgeHomes(
+					db,
+					old.map(({ id }) => id)
+				);
+			this.#rows = rows.filter((row) => !old.includes(row));
+		});
+	}
+
+	/** Makes a new home and opens it. */
+	make(name: string): Promise<void> {
+		const words = name.trim();
+		if (!words) return Promise.resolve();
+		return this.#try(async (db) => {
+			const { now, newId } = this.#deps;
+			const bare = makeHome({ id: newId(), name: words.slice(0, 200), now: now() });
+			// Loaded only now: the first screen does without it.
+			const { addUsualKinds } = await import('../core/fitting');
+			const { home } = applyEdit(bare, addUsualKinds());
+			await addHome(db, { home, now: now(), ifThere: { do: 'say' } });
+			await this.#deps.open(home.id);
+		});
+	}
+
+	/** Takes what was read from a file: a home of an id that is here is never touched unasked. */
+	async take(file: string, read: Read): Promise<void> {
+		this.#refused = this.#clash = null;
+		if (!read.ok) {
+			this.#refused = { file, issues: read.issues, mended: read.mended };
+			return;
+		}
+		await this.#add(read);
+	}
+	/** Takes the refused file with its faults mended. */
+	async takeMended(): Promise<void> {
+		const mended = this.#refused?.mended;
+		this.#refused = null;
+		if (mended) await this.#add(mended);
+	}
+
+	/** Settles a clash: both homes, the file's in place of the one here (which can be brought back), or neither. */
+	settle(choice: 'both' | 'replace' | 'neither'): Promise<void> {
+		const clash = this.#clash;
+		this.#clash = null;
+		if (!clash || choice === 'neither') return Promise.resolve();
+		const { home, photos } = clash.incoming;
+		if (choice === 'both') {
+			const id = HomeId.parse(this.#deps.newId());
+			const name = `${home.name} (imported)`.slice(0, 200);
+			return this.#add({ ...clash.incoming, home: { ...home, id, name } });
+		}
+		return this.#try(async (db) => {
+			const now = this.#deps.now();
+			const ifThere = { do: 'put-away', asideId: this.#deps.newId() } as const;
+			await addHome(db, { home, photos, now, ifThere });
+			tellReplaced(home.id);
+			await this.#deps.open(home.id);
+		});
+	}
+
+	/** Deletes a home: it can be brought back with its history and its pictures. */
+	putAway(homeId: string): Promise<void> {
+		return this.#try(async (db) => {
+			await putAwayHome(db, homeId, this.#deps.now());
+			tellReplaced(homeId);
+			await this.refresh();
+		});
+	}
+	bringBack(homeId: string): Promise<void> {
+		return this.#try(async (db) => {
+			await bringBackHome(db, homeId);
+			tellReplaced(homeId);
+			await this.refresh();
+		});
+	}
+	/** Deletes for good what was put away. */
+	purge(homeIds: readonly string[]): Promise<void> {
+		return this.#try(async (db) => {
+			await purgeHomes(db, homeIds);
+			homeIds.forEach(tellReplaced);
+			await this.refresh();
+		});
+	}
+
+	#add(incoming: Incoming): Promise<void> {
+		return this.#try(async (db) => {
+			const { home, photos } = incoming;
+			const added = await addHome(db, {
+				home,
+				photos,
+				now: this.#deps.now(),
+				ifThere: { do: 'say' }
+			});
+			if (added.ok) {
+				await this.#deps.open(home.id);
+				return;
+			}
+			this.#clash = { incoming, there: added.there };
+		});
+	}
+
+	async #try(task: (db: Db) => Promise<void>): Promise<void> {
+		this.#trouble = null;
+		try {
+			await task(await this.#deps.db());
+		} catch (error) {
+			this.#trouble = troubleOf(error);
+		}
+	}
+}

@@ -1,0 +1,41 @@
+import { toast } from 'svelte-sonner';
+import { sweepPhotos } from '../data';
+import { storeNoticeText } from '../messages/store';
+import { now } from './clock.svelte';
+import { getDb } from './database';
+import { newId } from './ids';
+import { askBeforeLeaving } from './leaving';
+import { OpenHomes } from './open-homes';
+import type { StoreNotice } from './home-store.svelte';
+
+const LONG_MS = 15_000;
+
+function tell(notice: StoreNotice): void {
+	const words = storeNoticeText(notice);
+	const severe = notice.code === 'not-stored' || notice.code === 'gone';
+	if (severe) toast.error(words, { duration: LONG_MS });
+	else toast.warning(words, { duration: LONG_MS });
+}
+
+let asked = false;
+/** Asks the browser, once something worth keeping is stored, not to clear it when space runs short. */
+function askToKeep(): void {
+	if (asked) return;
+	asked = true;
+	void navigator.storage?.persist?.().catch(() => false);
+}
+
+/** The homes that are open in this tab. */
+export const openHomes = new OpenHomes((homeId) => {
+	// Pictures that nothing points to are looked for once a home is opened, out of everybody's way.
+	setTimeout(
+		() =>
+			void getDb()
+				.then((db) => sweepPhotos(db, homeId, now()))
+				.catch(() => 0),
+		LONG_MS
+	);
+	return { db: getDb, now, newId, onNotice: tell, onStored: askToKeep };
+});
+
+askBeforeLeaving(() => openHomes.hasUnsaved);

@@ -1,0 +1,31 @@
+<script lang="ts">
+	import Download from '@lucide/svelte/icons/download';
+	import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
+	import type { Home } from '$lib/core/model';
+	import { exportHome } from '$lib/ui/forms/save-file';
+
+	interface Props {
+		error: unknown;
+		reset: () => void;
+		home: Home;
+	}
+	let { error, reset, home }: Props = $props();
+</script>
+
+<section role="alert" class="mx-auto max-w-2xl p-6">
+	<h1>This screen broke down</h1>
+	<p class="my-3">
+		Your home is not touched: what you entered is kept. Try again, or go on in another stage. If it
+		happens again, export the home first.
+	</p>
+	<p class="soft mb-4 text-sm">
+		The program said: {error instanceof Error ? error.message : String(error)}
+	</p>
+	<div class="flex flex-wrap gap-2">
+		<button class="tool tool-now" onclick={reset}><RotateCcw size={18} />Try again</button>
+		<button class="tool" onclick={() => exportHome(home)}
+			><Download size={18} />Export the home</button
+		>
+		<a class="tool" href="/home/{home.id}">Job sheet</a>
+	</div>
+</section>
