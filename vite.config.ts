@@ -1,9 +1,22 @@
 import tailwindcss from '@tailwindcss/vite';
 import { sveltekit } from '@sveltejs/kit/vite';
 import { defineConfig } from 'vitest/config';
+import { buildThread } from './scripts/build-thread.mjs';
 
 export default defineConfig({
-	plugins: [tailwindcss(), sveltekit()],
+	plugins: [
+		tailwindcss(),
+		sveltekit(),
+		{
+			// What the server computes runs in threads of their own, built apart.
+			name: 'compute-thread',
+			apply: 'serve',
+			async configureServer() {
+				if (process.env.VITEST) return;
+				process.env.COMPUTE_THREAD = await buildThread('node_modules/.cache/keep-nook');
+			}
+		}
+	],
 	worker: { format: 'es' },
 	test: {
 		include: ['src/**/*.test.ts', 'data/**/*.test.ts', 'bench/**/*.test.ts'],

@@ -1,12 +1,10 @@
-import { spawn } from 'node:child_process';
-import { existsSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { generateHome } from '../src/lib/core/fixtures/generate-home';
 import { writeHomeFile } from '../src/lib/core/interchange';
 import { CHROMIUM_ARGS, chromiumPath } from '../scripts/chromium.mjs';
 import { round } from './measure';
-
-const PORT = 4329;
+import { withServer } from './with-server';
 
 /** Takes one down and times until the screen shows it and until it is stored. */
 const CLICK_AND_TIME = `(async () => {
@@ -22,18 +20,8 @@ const CLICK_AND_TIME = `(async () => {
 
 /** Measures the built program in the browser: the scripts of the first screen, and a large home. */
 export async function benchBrowser(): Promise<object[]> {
-	if (!existsSync('build/index.js'))
-		return [{ bench: 'browser', skipped: 'no build: run npm run build first' }];
-	const base = `http://localhost:${PORT}`;
-	const server = spawn('node', ['build'], {
-		env: { ...process.env, PORT: String(PORT), HOST: '127.0.0.1', ORIGIN: base }
-	});
-	try {
-		await new Promise<void>((ready) => server.stdout.on('data', () => ready()));
-		return await measure(base);
-	} finally {
-		server.kill();
-	}
+	const lines = await withServer(measure);
+	return lines ?? [{ bench: 'browser', skipped: 'no build: run npm run build first' }];
 }
 
 async function measure(base: string): Promise<object[]> {

@@ -4,10 +4,14 @@
 // npm run bench -- homes            generated homes against the by-hand rule
 // npm run bench -- proofs           plans of the demo home and of flats, proven
 // npm run bench -- browser          first-screen script, and a large home in the browser (needs a build)
+// npm run bench -- fuzz [COUNT]     odd requests to the built server (needs a build)
+// npm run bench -- store [COUNT]    stories of three tabs on one database
+// npm run bench -- kills [COUNT]    pages killed in the middle of their work (needs a build)
 // npm run bench -- assignment FILE… [--budget MS]   problem files, one JSON line a file
 import { benchAssignment, SideThread } from './assignment';
 import { benchBrowser } from './browser';
 import { benchCategories } from './categories';
+import { benchFuzz } from './fuzz';
 import { benchHome } from './home';
 import { benchHomes } from './homes';
 import { benchProofs } from './proofs';
@@ -24,6 +28,7 @@ if (kind === 'assignment') {
 	for (const file of files) print(await benchAssignment(file, budgetMs, side));
 	await side.end();
 } else if (kind === 'browser') for (const line of await benchBrowser()) print(line);
+else if (kind === 'fuzz') print(await benchFuzz(Number(files[0] ?? 1500)));
 else if (kind === 'survey') for (const line of benchSurvey()) print(line);
 else if (kind === 'homes') for (const line of benchHomes()) print(line);
 else if (kind === 'proofs') for await (const line of benchProofs()) print(line);

@@ -107,12 +107,23 @@ test('export a home, import it, and get the same home', async ({ page }, info) =
 	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible();
 	const again = JSON.parse(await readFile(await exportHome(page), 'utf8'));
 	expect(again).toEqual(JSON.parse(await readFile(path, 'utf8')));
-	// Once more while it is here: a second home beside the first, which stays as it is.
+	// Once more while it is here: what is here is said, and a second home comes to stand beside the first.
 	await page.goto('/');
 	await importFile(page, path);
+	await expect(page.getByRole('alert')).toContainText('This home is here already');
+	await page.getByRole('button', { name: /^Keep both/ }).click();
 	await expect(
 		page.getByRole('link', { name: /The halt at Quillmere \(imported\)/ })
 	).toBeVisible();
+	// And in its place: the old one can be brought back.
+	await page.goto('/');
+	await importFile(page, path);
+	await page.getByRole('button', { name: /^Replace it/ }).click();
+	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible();
+	await page.goto('/');
+	await page.getByText(/^Deleted homes/).click();
+	await page.getByRole('button', { name: 'Bring it back' }).first().click();
+	await expect(page.getByRole('link', { name: /^The halt at Quillmere changed/ })).toHaveCount(2);
 });
 
 test('a deleted home comes back with undo', async ({ page }) => {

@@ -226,7 +226,7 @@ async function moveRows(tx: WholeTx, there: HomeRow, asideId: string, now: strin
 		fire(store.delete(rowsOf(there.id)));
 	}
 	const aside = { ...there, id: asideId, head: { ...there.head, id: HomeId.parse(asideId) } };
-	fire(tx.objectStore('homes').put({ ...aside, deletedAt: now }));
+	fire(tx.objectStore('homes').put({ ...aside, deletedAt: there.deletedAt ?? now }));
 }
 
 async function changeRow(

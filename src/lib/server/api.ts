@@ -1,71 +1,100 @@
-import { json } from '@sveltejs/kit';
-import type { Handler } from '../workers/job.protocol';
+import { json, type RequestEvent } from '@sveltejs/kit';
+import type { IncomingMessage } from 'node:http';
+import type { ComputationName } from './compute-limits';
+import type { ComputePool, PoolAnswer } from './pool';
+import { BODY_LIMITS, type BodyReader } from './read-body';
 
-export const MAX_BODY_BYTES = 20_000_000;
-/** Requests that may be read and computed at once; a planner takes a whole core. */
-export const MAX_ACTIVE = 2;
-let active = 0;
+const HEADERS = { 'cache-control': 'no-store' };
+const problem = (status: number, code: string, message: string, headers: object = {}) =>
+	json({ code, message, issues: [] }, { status, headers: { ...HEADERS, ...headers } });
 
-const problem = (status: number, code: string, message: string, issues: unknown[] = []) =>
-	json({ code, message, issues }, { status, headers: { 'cache-control': 'no-store' } });
+/** Asking again makes sense after this long, s. */
+const AGAIN_S = 5;
 
-/** Reads a body up to the limit; null when it is larger. */
-async function readLimited(request: Request, limit: number): Promise<string | null> {
-	const announced = Number(request.headers.get('content-length') ?? 0);
-	if (announced > limit) return null;
-	const reader = request.body?.getReader();
-	if (!reader) return '';
-	const decoder = new TextDecoder();
-	let size = 0;
-	let text = '';
-	for (;;) {
-		const { done, value } = await reader.read();
-		if (done) return text + decoder.decode();
-		size += value.byteLength;
-		if (size > limit) {
-			await reader.cancel();
-			return null;
-		}
-		text += decoder.decode(value, { stream: true });
+function answerOf(answer: PoolAnswer): Response {
+	switch (answer.kind) {
+		case 'answer':
+			return new Response(answer.text, {
+				status: answer.status,
+				headers: { ...HEADERS, 'content-type': 'application/json' }
+			});
+		case 'busy':
+			return problem(
+				503,
+				'busy',
+				'The server is computing for others. Try again in a few seconds.',
+				{ 'retry-after': String(AGAIN_S) }
+			);
+		case 'too-long':
+			return problem(
+				422,
+				'too-long',
+				`It was not done in ${Math.round(answer.limitMs / 1000)} s. Give a larger budgetMs (at most 30,000), send a smaller home, or compute in the browser.`
+			);
+		case 'too-large':
+			return problem(
+				422,
+				'too-large',
+				'It takes more memory than the server gives. Send a smaller home, or compute in the browser.'
+			);
+		case 'gone':
+			return new Response(null, { status: 499 });
 	}
 }
 
-function parse(text: string): { ok: true; value: unknown } | { ok: false } {
+export interface ApiDeps {
+	readonly pool: ComputePool;
+	readonly bodies: BodyReader;
+}
+type Asked = Pick<RequestEvent, 'request'> & { readonly platform?: unknown };
+
+/** Does something, and says to it when whoever asked is gone: while the body comes in, or afterwards. */
+async function whileAsked<Result>(
+	{ request, platform }: Asked,
+	task: (gone: AbortSignal) => Promise<Result>
+): Promise<Result> {
+	const { req } = (platform ?? {}) as { req?: IncomingMessage };
+	if (!req) return task(request.signal);
+	const gone = new AbortController();
+	const leave = () => gone.abort();
+	req.socket.once('close', leave);
 	try {
-		return { ok: true, value: JSON.parse(text) };
-	} catch {
-		return { ok: false };
+		return await task(AbortSignal.any([gone.signal, request.signal]));
+	} finally {
+		// The connection may serve many requests.
+		req.socket.off('close', leave);
 	}
 }
 
 /**
- * Answers a computing request: the same object that the worker gives. Stateless; nothing of the body is kept or logged.
- * 400 with the issues for what is not understood, 413 above the limit, 503 when busy.
+ * Answers a computing request with the same object that the worker gives. Stateless; nothing of the body is kept or
+ * logged. 400 with the issues for what is not understood, 408 for a body that comes too slowly, 413 above the limit, 422
+ * for what takes too long or too much, 503 when busy.
  */
-export async function answer<Result, Progress>(
-	request: Request,
-	handler: Handler<Result, Progress>
+export async function answer(
+	event: Asked,
+	name: ComputationName,
+	{ pool, bodies }: ApiDeps
 ): Promise<Response> {
-	if (active >= MAX_ACTIVE)
-		return problem(503, 'busy', 'The server is computing for others. Try again in a few seconds.');
-	active++;
-	try {
-		const text = await readLimited(request, MAX_BODY_BYTES);
-		if (text === null)
-			return problem(
-				413,
-				'too-large',
-				`The body is over ${MAX_BODY_BYTES / 1e6} MB. Send a smaller home.`
-			);
-		const body = parse(text);
-		if (!body.ok) return problem(400, 'not-json', 'The body is not JSON. Send { home, options }.');
-		const handled = await handler(body.value);
-		if (!handled.ok)
-			return problem(400, 'not-understood', 'The body was not understood. See the issues.', [
-				...handled.issues
-			]);
-		return json(handled.result, { headers: { 'cache-control': 'no-store' } });
-	} finally {
-		active--;
-	}
+	const { request } = event;
+	if (pool.isFull) return answerOf({ kind: 'busy' });
+	if (request.headers.get('content-encoding'))
+		return problem(415, 'encoded', 'The body is compressed. Send it as plain JSON.');
+	const body = await bodies.read(request);
+	if (!body.ok)
+		switch (body.code) {
+			case 'too-large':
+				return problem(
+					413,
+					'too-large',
+					`The body is over ${BODY_LIMITS.mostBytes / 1e6} MB. Send a smaller home.`
+				);
+			case 'too-slow':
+				return problem(408, 'too-slow', 'The body came too slowly. Send it in one go.', {
+					connection: 'close'
+				});
+			case 'cut':
+				return problem(400, 'cut', 'The body ended too early. Send it again.');
+		}
+	return answerOf(await whileAsked(event, (gone) => pool.run(name, body.bytes, gone)));
 }

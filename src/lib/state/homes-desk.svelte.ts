@@ -174,17 +174,16 @@ export class HomesDesk {
 	#add(incoming: Incoming): Promise<void> {
 		return this.#try(async (db) => {
 			const { home, photos } = incoming;
-			const added = await addHome(db, {
-				home,
-				photos,
-				now: this.#deps.now(),
-				ifThere: { do: 'say' }
-			});
-			if (added.ok) {
-				await this.#deps.open(home.id);
-				return;
+			const what = { home, photos, now: this.#deps.now() };
+			let added = await addHome(db, { ...what, ifThere: { do: 'say' } });
+			// One that was deleted gives way; it can still be brought back.
+			if (!added.ok && added.there.deletedAt) {
+				const ifThere = { do: 'put-away', asideId: this.#deps.newId() } as const;
+				added = await addHome(db, { ...what, ifThere });
+				tellReplaced(home.id);
 			}
-			this.#clash = { incoming, there: added.there };
+			if (added.ok) await this.#deps.open(home.id);
+			else this.#clash = { incoming, there: added.there };
 		});
 	}
 

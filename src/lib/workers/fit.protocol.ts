@@ -24,7 +24,7 @@ export function handleFit(
 	const parsed = FitPayload.safeParse(payload);
 	if (!parsed.success) return { ok: false, issues: issuesOf(parsed.error) };
 	const { home, options } = parsed.data;
-	const unknown = options.nookIds.filter((id) => !home.nooks[id]);
+	const unknown = options.nookIds.filter((id) => !Object.hasOwn(home.nooks, id));
 	if (unknown.length)
 		return {
 			ok: false,
@@ -34,10 +34,15 @@ export function handleFit(
 				reason: `No nook ${id} in this home.`
 			}))
 		};
-	const results = options.nookIds.map((nookId, index) => {
-		const result = fitNook(home, nookId);
-		onProgress?.({ done: index + 1, of: options.nookIds.length });
-		return result;
-	});
+	// A place that is asked for twice is fitted once.
+	const ids = [...new Set(options.nookIds)];
+	const fitted = new Map(
+		ids.map((nookId, index) => {
+			const result = fitNook(home, nookId);
+			onProgress?.({ done: index + 1, of: ids.length });
+			return [nookId, result] as const;
+		})
+	);
+	const results = options.nookIds.map((nookId) => fitted.get(nookId)!);
 	return { ok: true, result: results };
 }

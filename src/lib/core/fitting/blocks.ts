@@ -30,6 +30,8 @@ const MIXED_FILL = 0.85;
 const FILED_FILL = 0.75;
 /** A block of mixed goods is at most this share of the floor, so that it can go round what is in the way. */
 const MIXED_SHARE = 0.34;
+/** A heap that needs more blocks than this does not go in anyway. */
+const MOST_CHUNKS = 40;
 
 /** Piles of one kind of goods: how many, how high, and the floor under them. */
 export function pilesOf({ thing, pieces }: Good, clearMm: number) {
@@ -88,7 +90,9 @@ function looseBlocks(option: HoldOption, packing: Packing): Block[] {
 	const depthMm = room.depthMm - packing.frontMm;
 	const clear = Math.min(room.heightMm, room.passHeightMm) - 5;
 	const base = { groupId: option.want.groupId, kind: null, layers: 1, turn: true, front: false };
-	const mixed = option.loose.filter((good) => isMixed(good, clear, packing));
+	// Without any floor or height nothing is laid out; each kind of goods stays over by itself.
+	const hasRoom = room.widthMm > 0 && depthMm > 0 && clear > 0;
+	const mixed = hasRoom ? option.loose.filter((good) => isMixed(good, clear, packing)) : [];
 	const blocks = pileUp(
 		option.loose
 			.filter((good) => !mixed.includes(good))
@@ -120,7 +124,10 @@ function looseBlocks(option: HoldOption, packing: Packing): Block[] {
 	// In a drawer or basket soft packs are filed upright: there the volume decides.
 	const filedMm2 = (sum((good) => good.volumeMl) * 1000) / (clear * FILED_FILL);
 	const areaMm2 = packing.seenFromAbove ? Math.min(piledMm2, filedMm2) : piledMm2;
-	const chunks = Math.ceil(areaMm2 / (room.widthMm * depthMm * MIXED_SHARE));
+	const chunks = Math.min(
+		MOST_CHUNKS,
+		Math.max(1, Math.ceil(areaMm2 / (room.widthMm * depthMm * MIXED_SHARE)))
+	);
 	const shortest = most(({ thing }) => Math.min(thing.piece.widthMm, thing.piece.depthMm));
 	const longest = most(({ thing }) => Math.max(thing.piece.widthMm, thing.piece.depthMm));
 	const each = areaMm2 / chunks;

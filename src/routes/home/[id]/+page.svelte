@@ -50,7 +50,8 @@
 	</section>
 	<section aria-labelledby="plan" class="min-w-0">
 		<div class="mb-2 flex flex-wrap items-baseline gap-x-4 gap-y-2">
-			<h2 id="plan" class="flex-1">
+			<h2 id="plan" class="sr-only">{home.name}</h2>
+			<span class="flex-1">
 				<input
 					class="name"
 					aria-label="Name of this home"
@@ -62,7 +63,7 @@
 						else event.currentTarget.value = home.name;
 					}}
 				/>
-			</h2>
+			</span>
 			<p class="soft measure text-sm">
 				{count(home.cabinets)} cabinets · {count(home.nooks)} places · {count(home.things)} things · {count(
 					home.groups

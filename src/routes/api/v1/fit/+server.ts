@@ -1,5 +1,5 @@
 import { answer } from '$lib/server/api';
-import { handleFit } from '$lib/workers/fit.protocol';
+import { apiDeps } from '$lib/server/shared';
 import type { RequestHandler } from './$types';
 
-export const POST: RequestHandler = ({ request }) => answer(request, handleFit);
+export const POST: RequestHandler = (event) => answer(event, 'fit', apiDeps());

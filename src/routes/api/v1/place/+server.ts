@@ -1,5 +1,5 @@
 import { answer } from '$lib/server/api';
-import { handlePlace } from '$lib/workers/place.protocol';
+import { apiDeps } from '$lib/server/shared';
 import type { RequestHandler } from './$types';
 
-export const POST: RequestHandler = ({ request }) => answer(request, handlePlace);
+export const POST: RequestHandler = (event) => answer(event, 'place', apiDeps());
