@@ -1,8 +1,9 @@
+import { copyFileSync } from 'node:fs';
 import adapter from '@sveltejs/adapter-node';
 import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
 import { buildThread } from './scripts/build-thread.mjs';
 
-/** The adapter, and beside the server what runs in its threads. */
+/** The adapter, with our own entry, and beside the server what runs in its threads. */
 function adapterWithThread() {
 	const base = adapter({ precompress: true });
 	return {
@@ -10,6 +11,7 @@ function adapterWithThread() {
 		async adapt(builder) {
 			await base.adapt(builder);
 			await buildThread('build');
+			copyFileSync('scripts/server-entry.mjs', 'build/index.js');
 		}
 	};
 }
@@ -28,8 +30,9 @@ export default {
 			directives: {
 				'default-src': ['self'],
 				'script-src': ['self'],
-				// Svelte writes style attributes for drawing colours and positions.
-				'style-src': ['self', 'unsafe-inline'],
+				'style-src': ['self'],
+				// Svelte writes style attributes for drawing colours and positions; style elements are not allowed.
+				'style-src-attr': ['unsafe-inline'],
 				'img-src': ['self', 'data:', 'blob:'],
 				'font-src': ['self', 'data:'],
 				'connect-src': ['self'],

@@ -13,6 +13,8 @@ import { benchBrowser } from './browser';
 import { benchCategories } from './categories';
 import { benchFuzz } from './fuzz';
 import { benchHome } from './home';
+import { benchKills } from './kills';
+import { benchStore } from './store';
 import { benchHomes } from './homes';
 import { benchProofs } from './proofs';
 import { benchSurvey } from './survey';
@@ -28,6 +30,8 @@ if (kind === 'assignment') {
 	for (const file of files) print(await benchAssignment(file, budgetMs, side));
 	await side.end();
 } else if (kind === 'browser') for (const line of await benchBrowser()) print(line);
+else if (kind === 'kills') print(await benchKills(Number(files[0] ?? 1000)));
+else if (kind === 'store') print(benchStore(Number(files[0] ?? 5000)));
 else if (kind === 'fuzz') print(await benchFuzz(Number(files[0] ?? 1500)));
 else if (kind === 'survey') for (const line of benchSurvey()) print(line);
 else if (kind === 'homes') for (const line of benchHomes()) print(line);
@@ -39,7 +43,7 @@ else if (kind === undefined) {
 	for (const line of await benchBrowser()) print(line);
 } else {
 	console.error(
-		`No bench called “${kind}”. Use: assignment FILE…, survey, categories, homes, proofs, browser, or nothing.`
+		`No bench called “${kind}”. Use: assignment FILE…, survey, categories, homes, proofs, browser, fuzz, store, kills, or nothing.`
 	);
 	process.exit(2);
 }

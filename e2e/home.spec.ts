@@ -194,7 +194,7 @@ test('search says where a thing is', async ({ page }) => {
 
 test('a home that does not exist is said, with a way back', async ({ page }) => {
 	await page.goto('/home/nobody');
-	await expect(page.getByRole('alert')).toContainText('There is no home here under that name');
+	await expect(page.getByRole('alert')).toContainText('There is no home here under that address');
 	await page.getByRole('link', { name: 'Back to all homes' }).click();
 	await expect(page.getByRole('heading', { name: 'Keep Nook' })).toBeVisible();
 });

@@ -1,6 +1,6 @@
 import type { Handle } from '@sveltejs/kit';
 
-/** Headers that the content security policy (in svelte.config.js) does not cover. */
+/** Headers of the dev server; the built one sets them on every answer (scripts/server-entry.mjs). */
 export const handle: Handle = async ({ event, resolve }) => {
 	const response = await resolve(event);
 	response.headers.set('x-content-type-options', 'nosniff');

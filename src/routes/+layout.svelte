@@ -2,10 +2,17 @@
 	import '../app.css';
 	import { Toaster } from 'svelte-sonner';
 	import { guardLeaving } from '$lib/state/leaving';
+	import { sayReload, watchForNewVersion } from '$lib/state/new-version';
 	import { theme } from '$lib/state/theme.svelte';
 
 	let { children } = $props();
 	$effect(() => theme.apply(document.documentElement));
+	$effect(() => {
+		void watchForNewVersion();
+		// Sent by the bundler's loader when a chunk is not there any more.
+		window.addEventListener('vite:preloadError', sayReload);
+		return () => window.removeEventListener('vite:preloadError', sayReload);
+	});
 </script>
 
 <svelte:window onbeforeunload={guardLeaving} />

@@ -168,18 +168,20 @@ export class HomeStore {
 	}
 
 	/** Tries again at once to store what is pending. */
-	retry(): Promise<void> {
+	async retry(): Promise<void> {
+		await this.settled();
 		this.#callOff?.();
 		this.#callOff = null;
 		this.#write();
-		return this.settled();
+		await this.settled();
 	}
 
 	/** Looks whether the stored home is newer than the one shown, and is there at all. */
 	async refresh(): Promise<void> {
 		await this.settled();
 		this.#mustLook = true;
-		this.#write();
+		// One that failed waits for its own next try, and looks then.
+		if (!this.#callOff) this.#write();
 		await this.settled();
 	}
 
@@ -288,6 +290,7 @@ export class HomeStore {
 		if (this.#isClosed) return;
 		const isNews = this.#trouble?.code !== trouble.code;
 		this.#trouble = trouble;
+		this.#callOff?.();
 		const wait = RETRY_MS[Math.min(this.#tries++, RETRY_MS.length - 1)]!;
 		this.#callOff = (this.#deps.later ?? laterByTimer)(wait, () => {
 			this.#callOff = null;

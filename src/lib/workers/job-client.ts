@@ -58,7 +58,8 @@ export class JobClient<Result, Progress = never> {
 			const { message } = event as ErrorEvent;
 			this.end({
 				kind: 'failed',
-				reason: message || 'The worker could not be started or broke down.'
+				reason:
+					message || 'A part of the program could not be loaded. Reload the page and try again.'
 			});
 		});
 		worker.addEventListener('messageerror', () =>
