@@ -6,6 +6,7 @@ import { answer } from '../src/lib/server/api';
 import { MOST_MS } from '../src/lib/server/compute-limits';
 import { ComputePool } from '../src/lib/server/pool';
 import { BodyReader } from '../src/lib/server/read-body';
+import { fuzzHomes } from './fuzz-homes';
 import { fuzzRequests } from './mutate';
 
 let filename: string;
@@ -22,7 +23,7 @@ afterAll(async () => {
 const SEED = 4001;
 it('gives every request, however odd, a result or a refusal within its limit', async () => {
 	const bodies = new BodyReader();
-	for (const { name, body, what } of fuzzRequests(SEED, 120)) {
+	for (const { name, body, what } of fuzzRequests(SEED, 120, fuzzHomes())) {
 		const from = performance.now();
 		const request = new Request('http://localhost/', { method: 'POST', body });
 		const { status } = await answer({ request }, name, { pool, bodies });

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { setTimeout as pause } from 'node:timers/promises';
 import { MOST_MS } from '../src/lib/server/compute-limits';
+import { fuzzHomes } from './fuzz-homes';
 import { fuzzRequests } from './mutate';
 import { round } from './measure';
 import { withServer } from './with-server';
@@ -24,7 +25,7 @@ function peakMb(pid: number): number | null {
 /** Sends odd requests to the built server, some at a time, and looks at a page all the while. */
 export async function benchFuzz(count: number): Promise<object> {
 	const line = await withServer(async (base, pid) => {
-		const requests = fuzzRequests(SEED, count);
+		const requests = fuzzRequests(SEED, count, fuzzHomes());
 		const statuses: Record<string, number> = {};
 		const times: number[] = [];
 		const bad: string[] = [];

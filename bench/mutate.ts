@@ -1,6 +1,4 @@
-import { readFileSync } from 'node:fs';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { demoHome } from '../src/lib/data/demo';
 import type { ComputationName } from '../src/lib/server/compute-limits';
 
 export interface FuzzRequest {
@@ -48,15 +46,11 @@ const ODD_IDS = [
 ];
 const ODD_NUMBERS = [0, 1, 5, 10, 299, 300, 301, 9_999, 99_999, 100_000, -1, 0.1];
 
-/** Makes a source of requests from a seed: sound ones of several homes with a few things changed in each. */
-export function fuzzRequests(seed: number, count: number): FuzzRequest[] {
+/** Makes requests from a seed: sound ones of the given homes, as plain data, with a few things changed in each. */
+export function fuzzRequests(seed: number, count: number, homes: readonly object[]): FuzzRequest[] {
 	const rng = xoroshiro128plus(seed);
 	const below = (limit: number) => (rng.next() >>> 0) % limit;
 	const pick = <T>(list: readonly T[]): T => list[below(list.length)]!;
-	const file = new URL('../src/lib/core/interchange/fixtures/v5.keepnook.json', import.meta.url);
-	const small = (JSON.parse(readFileSync(file, 'utf8')) as { home: Tree }).home;
-	const large = JSON.parse(JSON.stringify(demoHome('2026-03-02T09:00:00.000Z'))) as Tree;
-
 	const paths = (tree: unknown, path: string[] = [], out: string[][] = []): string[][] => {
 		if (path.length) out.push(path);
 		if (typeof tree === 'object' && tree !== null)
@@ -150,7 +144,7 @@ export function fuzzRequests(seed: number, count: number): FuzzRequest[] {
 		}
 	];
 	return Array.from({ length: count }, () => {
-		const home = structuredClone(below(8) ? small : large);
+		const home = structuredClone(pick(homes)) as Tree;
 		const name = pick(['place', 'fit', 'prove'] as const);
 		const nookIds = Object.keys(home.nooks as Tree);
 		const options: Tree =

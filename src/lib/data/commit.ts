@@ -26,8 +26,8 @@ export interface Write {
 	readonly now: string;
 }
 export type CommitResult =
-	/** It is stored; `change` is what other tabs are told. */
-	| { readonly kind: 'stored'; readonly change: ChangeRow }
+	/** All of it is stored; `changes` is what other tabs are told. */
+	| { readonly kind: 'stored'; readonly changes: readonly ChangeRow[] }
 	/** There was nothing to write. */
 	| { readonly kind: 'nothing' }
 	/** Writes were missed that are not kept any more: the home has to be read again. */
@@ -36,15 +36,15 @@ export type CommitResult =
 	| { readonly kind: 'gone'; readonly code: 'deleted' | 'not-found' };
 
 /**
- * Writes one change in one transaction: the changed records, the head, the step of history, the revision. `plan` is told
- * what other tabs wrote since `knownRevision`, and says at once what is to be written on top of it; it is called inside
- * the transaction, so that nobody comes between. Either all of it is stored or nothing.
+ * Writes changes in one transaction, each with its records, its step of history and its revision, and the head. `plan` is
+ * told what other tabs wrote since `knownRevision`, and says at once what is to be written on top of it, one after the
+ * other; it is called inside the transaction, so that nobody comes between. Either all of it is stored or nothing.
  */
 export async function commit(
 	db: Db,
 	homeId: string,
 	knownRevision: number,
-	plan: (news: readonly ChangeRow[]) => Write | null
+	plan: (news: readonly ChangeRow[]) => readonly Write[]
 ): Promise<CommitResult> {
 	const tx = db.transaction(['homes', 'records', 'history', 'changes'], 'readwrite');
 	const giveUp = async <Result>(result: Result): Promise<Result> => {
@@ -67,33 +67,36 @@ export async function commit(
 					)
 				: [];
 		if (news.length !== row.revision - knownRevision) return giveUp({ kind: 'behind' } as const);
-		const write = plan(news);
-		if (!write) return giveUp({ kind: 'nothing' } as const);
-		const { home, patches, change, entryId, now } = write;
-		for (const { collection, id } of changedRecords(patches)) {
+		const writes = plan(news);
+		const last = writes.at(-1);
+		if (!last) return giveUp({ kind: 'nothing' } as const);
+		const touched = changedRecords(writes.flatMap(({ patches }) => patches));
+		for (const { collection, id } of touched) {
 			if (collection === 'head') continue;
-			const value = (home[collection as CollectionName] as Record<string, unknown>)[id];
+			const value = (last.home[collection as CollectionName] as Record<string, unknown>)[id];
 			if (value === undefined) fire(tx.objectStore('records').delete([homeId, collection, id]));
 			else
 				fire(tx.objectStore('records').put({ homeId, collection, id, value } satisfies RecordRow));
 		}
 		const history = tx.objectStore('history');
-		if (change.kind === 'new') {
-			const { seq } = change.step;
-			fire(history.delete(IDBKeyRange.bound([homeId, seq], [homeId, Infinity])));
+		let { revision, cursor } = row;
+		const told: ChangeRow[] = [];
+		for (const { entryId, patches, change } of writes) {
+			told.push({ homeId, revision: ++revision, entryId, patches, change });
+			fire(changes.put(told.at(-1)!));
+			cursor = change.kind === 'new' ? change.step.seq : change.cursor;
+			if (change.kind === 'cursor') continue;
+			fire(history.delete(IDBKeyRange.bound([homeId, cursor], [homeId, Infinity])));
 			fire(history.put({ homeId, ...change.step }));
-			if (seq > HISTORY_LIMIT)
-				fire(history.delete(IDBKeyRange.bound([homeId, 0], [homeId, seq - HISTORY_LIMIT])));
 		}
-		const revision = row.revision + 1;
-		const told: ChangeRow = { homeId, revision, entryId, patches, change };
-		fire(changes.put(told));
+		if (cursor > HISTORY_LIMIT)
+			fire(history.delete(IDBKeyRange.bound([homeId, 0], [homeId, cursor - HISTORY_LIMIT])));
 		if (revision > CHANGES_LIMIT)
 			fire(changes.delete(IDBKeyRange.bound([homeId, 0], [homeId, revision - CHANGES_LIMIT])));
-		const cursor = change.kind === 'new' ? change.step.seq : change.cursor;
-		fire(homes.put({ ...row, head: headOf(home), revision, cursor, changedAt: now }));
+		const head = headOf(last.home);
+		fire(homes.put({ ...row, head, revision, cursor, changedAt: last.now }));
 		await tx.done;
-		return { kind: 'stored', change: told };
+		return { kind: 'stored', changes: told };
 	} catch (error) {
 		// A value that cannot be stored is refused at once, with the transaction still open: what was put goes back.
 		await giveUp(null).catch(() => undefined);
@@ -110,7 +113,7 @@ export async function changesSince(
 	let found: readonly ChangeRow[] | null = null;
 	const result = await commit(db, homeId, knownRevision, (news) => {
 		found = news;
-		return null;
+		return [];
 	});
 	return result.kind === 'nothing' ? found : null;
 }

@@ -54,14 +54,16 @@ async function write(now: LoadedHome, name: string) {
 	if (!step.ok) throw new Error(step.lost.code);
 	const result = await commit(db, now.home.id, now.revision, (news) =>
 		news.length
-			? null
-			: {
-					entryId: entry.id,
-					home: step.after.home,
-					patches: step.patches,
-					change: step.change,
-					now: NOW
-				}
+			? []
+			: [
+					{
+						entryId: entry.id,
+						home: step.after.home,
+						patches: step.patches,
+						change: step.change,
+						now: NOW
+					}
+				]
 	);
 	return { after: step.after as Timeline, result };
 }
@@ -83,7 +85,7 @@ describe('the store', () => {
 	it('writes a change with its step of history and tells what was written', async () => {
 		await put(tinyHome());
 		const { result } = await write(await loaded(), 'Mill');
-		expect(result).toMatchObject({ kind: 'stored', change: { revision: 2 } });
+		expect(result).toMatchObject({ kind: 'stored', changes: [{ revision: 2 }] });
 		const again = await loaded();
 		expect([again.home.name, again.cursor, again.revision]).toEqual(['Mill', 1, 2]);
 		expect(again.history.map(({ label }) => label)).toEqual(['Mill']);
@@ -120,13 +122,9 @@ describe('the store', () => {
 			value: 99
 		}));
 		await expect(
-			commit(db, 'tiny', 1, () => ({
-				entryId: 'x',
-				home: poisoned,
-				patches,
-				change: { kind: 'cursor', cursor: 0 },
-				now: NOW
-			}))
+			commit(db, 'tiny', 1, () => [
+				{ entryId: 'x', home: poisoned, patches, change: { kind: 'cursor', cursor: 0 }, now: NOW }
+			])
 		).rejects.toThrow();
 		const after = await loaded();
 		expect(after.home).toEqual(home);
@@ -164,7 +162,7 @@ describe('putting away', () => {
 		const before = await loaded();
 		await putAwayHome(db, 'tiny', NOW);
 		expect(await loadHome(db, 'tiny', NOW)).toMatchObject({ code: 'deleted', name: 'Mill' });
-		expect(await commit(db, 'tiny', before.revision, () => null)).toEqual({
+		expect(await commit(db, 'tiny', before.revision, () => [])).toEqual({
 			kind: 'gone',
 			code: 'deleted'
 		});
@@ -294,13 +292,9 @@ describe('pictures', () => {
 			const step = advance(now, entry);
 			if (!step.ok) throw new Error(step.lost.code);
 			const { patches, change, after } = step;
-			await commit(db, 'tiny', now.revision, () => ({
-				entryId: entry.id,
-				home: after.home,
-				patches,
-				change,
-				now: NOW
-			}));
+			await commit(db, 'tiny', now.revision, () => [
+				{ entryId: entry.id, home: after.home, patches, change, now: NOW }
+			]);
 		};
 		for (const id of ['was', 'is', 'lone']) await photo(id, '2026-01-01T00:00:00.000Z');
 		await photo('young', NOW);

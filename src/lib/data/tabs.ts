@@ -1,8 +1,12 @@
 import type { ChangeRow } from './database';
 
 export type TabMessage =
-	/** Something was written. */
-	| { readonly kind: 'changed'; readonly homeId: string; readonly change: ChangeRow }
+	/** Something was written, in this order. */
+	| {
+			readonly kind: 'changed';
+			readonly homeId: string;
+			readonly changes: readonly ChangeRow[];
+	  }
 	/** The whole home is another one now: imported, put away, or brought back. */
 	| { readonly kind: 'replaced'; readonly homeId: string };
 

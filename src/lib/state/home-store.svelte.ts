@@ -56,6 +56,8 @@ export type StoreNotice =
 	/** The stored home is not there any more. */
 	| { readonly code: 'gone'; readonly why: 'deleted' | 'not-found' };
 
+/** Changes written in one transaction. */
+const MOST_TOGETHER = 25;
 const RETRY_MS = [500, 2000, 5000, 15_000] as const;
 
 const laterByTimer = (ms: number, call: () => void) => {
@@ -252,7 +254,7 @@ export class HomeStore {
 			const db = await this.#deps.db();
 			if (this.#mustLook || !this.#pending.length) await this.#catchUp(db);
 			while (this.#pending.length && !this.#isClosed) {
-				const result = await this.#writeFirst(db);
+				const result = await this.#writeNext(db);
 				if (result.kind === 'behind') await this.#reload(db);
 				if (result.kind === 'gone') this.#lose(result.code);
 				if (this.#gone) return;
@@ -264,23 +266,29 @@ export class HomeStore {
 		}
 	}
 
-	async #writeFirst(db: Db): Promise<CommitResult> {
-		let writing: Pending | undefined;
-		const result = await commit(db, this.#confirmed.home.id, this.#revision, (news) => {
+	/** Writes the oldest of what is pending: quick changes go together, so that they are there sooner. */
+	async #writeNext(db: Db): Promise<CommitResult> {
+		let writing: readonly Pending[] = [];
+		const { id } = this.#confirmed.home;
+		const result = await commit(db, id, this.#revision, (news) => {
 			this.#take(news);
-			writing = this.#pending[0];
-			if (!writing) return null;
-			const { entry, made } = writing;
-			const { after, patches, change } = made;
-			return { entryId: entry.id, home: after.home, patches, change, now: entry.at };
+			writing = this.#pending.slice(0, MOST_TOGETHER);
+			return writing.map(({ entry, made: { after, patches, change } }) => ({
+				entryId: entry.id,
+				home: after.home,
+				patches,
+				change,
+				now: entry.at
+			}));
 		});
-		if (result.kind === 'stored' && writing) {
-			this.#confirmed = writing.made.after;
-			this.#revision = result.change.revision;
-			this.#pending = this.#pending.filter((one) => one !== writing);
+		if (result.kind === 'stored') {
+			const { changes } = result;
+			this.#confirmed = writing.at(-1)!.made.after;
+			this.#revision = changes.at(-1)!.revision;
+			this.#pending = this.#pending.slice(writing.length);
 			this.#trouble = null;
 			this.#tries = 0;
-			this.#tabs.send({ kind: 'changed', homeId: this.#confirmed.home.id, change: result.change });
+			this.#tabs.send({ kind: 'changed', homeId: id, changes });
 			this.#deps.onStored?.();
 		}
 		return result;
@@ -311,11 +319,10 @@ export class HomeStore {
 			this.#gone = null;
 			this.#mustLook = true;
 		} else {
-			const { change } = message;
 			// While a write is on its way, what it stands on may not move: it hears in its own transaction.
-			if (!this.#work && change.revision === this.#revision + 1) this.#take([change]);
-			else if (change.revision > this.#revision)
-				this.#heard = Math.max(this.#heard, change.revision);
+			const news = message.changes.filter(({ revision }) => revision > this.#revision);
+			if (!this.#work && news[0]?.revision === this.#revision + 1) this.#take(news);
+			else if (news.length) this.#heard = Math.max(this.#heard, news.at(-1)!.revision);
 		}
 		if (!this.#callOff) this.#write();
 	}

@@ -57,7 +57,9 @@
 			eventId: newId(),
 			now: now()
 		});
+		// One at a time: its Undo takes back the last one, and that is the one it names.
 		toast(`1 ${thing.name} taken down.`, {
+			id: 'taken',
 			action: { label: 'Undo', onClick: () => store.undo() }
 		});
 	}
