@@ -28,6 +28,13 @@ test.describe('with the program kept for later', () => {
 		await context.setOffline(true);
 		await page.goto('/home/demo/place');
 		await solve(page);
+		// Its worker loads parts that no page names.
+		await page.getByRole('button', { name: 'Prove it, or find better' }).click();
+		await expect(
+			page.getByText(/It is proven|better plan was found|No better plan/).first()
+		).toBeVisible({
+			timeout: 60_000
+		});
 		await goTo(page, 'Turn');
 		await page.getByRole('button', { name: 'Take down one sliced bread loaf' }).click();
 		await saved(page);

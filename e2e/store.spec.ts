@@ -218,3 +218,30 @@ test('an address where nothing is has a title and a way back', async ({ page }) 
 	await openDemo(page, 'Walk');
 	await expect(page).toHaveTitle('Walk · The halt at Quillmere · Keep Nook');
 });
+
+test('a screen that breaks down says so, and the home can still be exported and gone on with', async ({
+	page
+}) => {
+	await openDemo(page);
+	// Something that every date on screen goes by breaks.
+	await page.evaluate(() => {
+		Intl.DateTimeFormat.prototype.format = () => {
+			throw new Error('No dates today.');
+		};
+		Object.defineProperty(Intl.DateTimeFormat.prototype, 'format', {
+			get: () => () => {
+				throw new Error('No dates today.');
+			}
+		});
+	});
+	await page
+		.getByRole('navigation', { name: 'Stages' })
+		.getByRole('link', { name: 'Turn' })
+		.click();
+	const alert = page.getByRole('alert').filter({ hasText: 'This screen broke down' });
+	await expect(alert).toContainText('No dates today.');
+	expect((await exported(page)) as unknown as { name: string }).toMatchObject({
+		name: 'The halt at Quillmere'
+	});
+	await goTo(page, 'Walk');
+});

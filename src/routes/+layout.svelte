@@ -17,4 +17,9 @@
 
 <svelte:window onbeforeunload={guardLeaving} />
 {@render children()}
-<Toaster position="top-center" theme={theme.current === 'cellar' ? 'dark' : 'light'} richColors />
+<Toaster
+	position="bottom-center"
+	offset={{ bottom: '1.25rem' }}
+	mobileOffset={{ bottom: '4.75rem' }}
+	theme={theme.current === 'cellar' ? 'dark' : 'light'}
+/>

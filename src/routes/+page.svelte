@@ -159,8 +159,8 @@
 		<section aria-labelledby="import">
 			<h2 id="import" class="mb-2">Bring one in</h2>
 			<p class="soft mb-3">
-				A file that ends in .keepnook.json, or the archive with its pictures. A home that is here
-				already stays as it is.
+				A file that ends in .keepnook.json, or the archive with its pictures. If that home is here
+				already, you are asked what to do.
 			</p>
 			<label class="tool relative">
 				<FolderInput size={18} />Import a home file

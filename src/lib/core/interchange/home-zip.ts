@@ -47,11 +47,16 @@ export function readHomeZip(bytes: Uint8Array): ZipResult {
 	if (bytes.length > MAX_ZIP_BYTES)
 		return no({ code: 'file-too-large', bytes: bytes.length, limit: MAX_ZIP_BYTES });
 	let entries: Unzipped;
+	let homeBytes = 0;
 	try {
 		entries = unzipSync(bytes, {
-			filter: ({ name, originalSize }) =>
-				(name === HOME_NAME && originalSize <= MAX_FILE_BYTES) ||
-				(PHOTO.test(name) && originalSize <= MAX_PHOTO_BYTES)
+			filter: ({ name, originalSize }) => {
+				if (name === HOME_NAME) homeBytes = originalSize;
+				return (
+					(name === HOME_NAME && originalSize <= MAX_FILE_BYTES) ||
+					(PHOTO.test(name) && originalSize <= MAX_PHOTO_BYTES)
+				);
+			}
 		});
 	} catch (error) {
 		return no({
@@ -59,6 +64,8 @@ export function readHomeZip(bytes: Uint8Array): ZipResult {
 			reason: error instanceof Error ? error.message : String(error)
 		});
 	}
+	if (homeBytes > MAX_FILE_BYTES)
+		return no({ code: 'file-too-large', bytes: homeBytes, limit: MAX_FILE_BYTES });
 	const text = entries[HOME_NAME];
 	if (!text) return no({ code: 'zip-without-home', wanted: HOME_NAME });
 	const read = readHomeFile(strFromU8(text));

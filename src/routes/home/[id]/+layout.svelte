@@ -80,12 +80,15 @@
 			<main>
 				<StoreTrouble {store} />
 				<MendList {store} />
-				<svelte:boundary>
-					{@render children()}
-					{#snippet failed(error, reset)}
-						<BrokenScreen {error} {reset} home={store!.home} />
-					{/snippet}
-				</svelte:boundary>
+				<!-- Another screen is tried anew. -->
+				{#key page.url.pathname}
+					<svelte:boundary>
+						{@render children()}
+						{#snippet failed(error, reset)}
+							<BrokenScreen {error} {reset} home={store!.home} />
+						{/snippet}
+					</svelte:boundary>
+				{/key}
 			</main>
 		</div>
 	</div>

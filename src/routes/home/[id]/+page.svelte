@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Download from '@lucide/svelte/icons/download';
+	import Pencil from '@lucide/svelte/icons/pencil';
 	import { listPhotos } from '$lib/data';
 	import { nextSteps, type Stage } from '$lib/core/upkeep';
 	import { STAGE_WORDS, stepText } from '$lib/messages/steps';
@@ -51,7 +52,8 @@
 	<section aria-labelledby="plan" class="min-w-0">
 		<div class="mb-2 flex flex-wrap items-baseline gap-x-4 gap-y-2">
 			<h2 id="plan" class="sr-only">{home.name}</h2>
-			<span class="flex-1">
+			<label class="flex flex-1 items-center gap-1" title="Rename this home">
+				<Pencil size={16} aria-hidden="true" />
 				<input
 					class="name"
 					aria-label="Name of this home"
@@ -63,7 +65,7 @@
 						else event.currentTarget.value = home.name;
 					}}
 				/>
-			</span>
+			</label>
 			<p class="soft measure text-sm">
 				{count(home.cabinets)} cabinets · {count(home.nooks)} places · {count(home.things)} things · {count(
 					home.groups
@@ -96,7 +98,9 @@
 		min-width: 8rem;
 		min-height: 44px;
 		background: transparent;
-		font: inherit;
+		font-family: var(--font-display);
+		font-size: 1.25rem;
+		font-weight: 650;
 		border-bottom: 1.5px solid transparent;
 	}
 	.name:hover,
