@@ -1,24 +1,7 @@
+import type { Trouble, TroubleCode } from '../core/commands/notices';
 import { NoAnswer } from './database';
 
-/** Why something could not be stored or read, as far as the browser says. */
-export type TroubleCode =
-	/** No space is left. */
-	| 'full'
-	/** A newer program has laid the store out anew. */
-	| 'newer-layout'
-	/** It did not answer; `blocked`: another tab holds it. */
-	| 'no-answer'
-	| 'blocked'
-	/** Not allowed here: a private window, or storage switched off. */
-	| 'refused'
-	/** The connection was ended; the next try opens it again. */
-	| 'closed'
-	| 'unknown';
-export interface Trouble {
-	readonly code: TroubleCode;
-	/** What the browser said. */
-	readonly said: string;
-}
+export type { Trouble, TroubleCode };
 
 const CODE_OF: Readonly<Record<string, TroubleCode>> = {
 	QuotaExceededError: 'full',

@@ -1,6 +1,5 @@
 import type { Mend } from '../core/interchange';
-import type { Trouble, TroubleCode } from '../data';
-import type { StoreNotice } from '../state/home-store.svelte';
+import type { StoreNotice, Trouble, TroubleCode } from '../core/commands/notices';
 
 /** What the browser's storage did, and what to do now. */
 export function troubleText({ code, said }: Trouble): string {

@@ -1,11 +1,11 @@
 import { command, type ArgsOf, type Command, type CommandName } from '../core/commands';
+import type { StoreNotice, Trouble } from '../core/commands/notices';
 import {
 	advance,
 	holds,
 	withChange,
 	type Advanced,
 	type Entry,
-	type Lost,
 	type Timeline
 } from '../core/commands/timeline';
 import { replay, type Home } from '../core/model';
@@ -25,8 +25,7 @@ import {
 	type LoadFailure,
 	type LoadResult,
 	type TabMessage,
-	type Tabs,
-	type Trouble
+	type Tabs
 } from '../data';
 
 export type SaveState = 'saved' | 'saving' | 'failed' | 'gone';
@@ -46,15 +45,7 @@ export interface HomeStoreDeps {
 	/** Told after each write. */
 	readonly onStored?: () => void;
 }
-export type StoreNotice =
-	/** A write failed; it is tried again. */
-	| { readonly code: 'not-stored'; readonly trouble: Trouble }
-	/** What was done could not be made on top of what another tab did meanwhile. */
-	| { readonly code: 'lost'; readonly label: string; readonly lost: Lost }
-	/** It was made, but something it spoke of was taken away by another tab. */
-	| { readonly code: 'mended'; readonly label: string }
-	/** The stored home is not there any more. */
-	| { readonly code: 'gone'; readonly why: 'deleted' | 'not-found' };
+export type { StoreNotice };
 
 /** Changes written in one transaction. */
 const MOST_TOGETHER = 25;

@@ -37,16 +37,9 @@ export {
 	type OnDelete
 } from './links';
 export { commandsOf, withStem, type CommandOf, type CommandSet, type Plain } from './command';
+export { changedRecords, type ChangedRecord } from './changed-records';
 export { fingerprint } from './fingerprint';
-export {
-	applyEdit,
-	changedRecords,
-	replay,
-	type ChangedRecord,
-	type Edit,
-	type EditResult,
-	type Patch
-} from './edit';
+export { applyEdit, replay, type Edit, type EditResult, type Patch } from './edit';
 export { USES_PER_WEEK, usesPerWeek } from './uses';
 export {
 	BRANCH_NAMES,

@@ -1,4 +1,4 @@
-import type { ChangedRecord } from './edit';
+import type { ChangedRecord } from './changed-records';
 import type { CollectionName, Home } from './home';
 
 /**
