@@ -33,21 +33,31 @@ export interface LeftLine {
  * all, and one that is refused stays; a code is looked up and becomes a line to be confirmed.
  */
 export class Intake {
-	text = $state('');
+	#text = $state('');
 	/** Said once something is booked or read. */
 	said = $state('');
 	/** Why the last try was refused. */
 	wrong = $state.raw<readonly string[]>([]);
 	left = $state.raw<readonly LeftLine[]>([]);
 	busy = $state(false);
-	/** Number of the pack at hand, remembered with the thing when the line is booked. */
+	/** Number of the pack at hand, remembered with the thing when its line is booked. */
 	#code: string | null = null;
+	/** Counts look-ups: an answer that comes after another was asked for is nobody's any more. */
+	#asked = 0;
 	readonly #deps: IntakeDeps;
 
 	constructor(deps: IntakeDeps) {
 		this.#deps = deps;
 	}
 
+	get text(): string {
+		return this.#text;
+	}
+	set text(value: string) {
+		this.#text = value;
+		// A line that was wiped was another pack's.
+		if (!value.trim()) this.#code = null;
+	}
 	get isCode(): boolean {
 		return looksLikeCode(this.text);
 	}
@@ -61,7 +71,7 @@ export class Intake {
 	async enter(): Promise<void> {
 		this.wrong = [];
 		if (this.isCode) return this.take(this.text);
-		const issues = this.#book(this.text);
+		const issues = this.#book(this.text, this.#code);
 		if (issues.length) this.wrong = issues.map(intakeIssueText);
 		else [this.text, this.#code] = ['', null];
 	}
@@ -69,7 +79,7 @@ export class Intake {
 	/** Books many lines; those that are not understood are kept in a list. */
 	paste(lines: readonly string[]): void {
 		const left = lines.flatMap((text): LeftLine[] => {
-			const issues = this.#book(text);
+			const issues = this.#book(text, null);
 			return issues.length ? [{ text, wrong: issues.map(intakeIssueText).join(' ') }] : [];
 		});
 		this.left = [...this.left, ...left];
@@ -109,9 +119,16 @@ export class Intake {
 		const known = facts.gtin ? this.#known(facts.gtin) : null;
 		if (known || !facts.gtin) return this.#propose(facts, known ?? '', '');
 		this.busy = true;
+		const typed = this.text;
+		const asked = ++this.#asked;
 		const found = await this.#deps.directory.find(facts.gtin);
+		if (asked !== this.#asked) return;
 		this.busy = false;
-		if (!found.ok) {
+		if (this.text !== typed) {
+			// Somebody went on typing: what they wrote is not written over, and the number is not theirs.
+			this.#code = null;
+			this.said = 'The number was looked up meanwhile. Scan it again for its line.';
+		} else if (!found.ok) {
 			this.#propose(facts, '', '');
 			this.wrong = [deviceIssueText(found.issue)];
 		} else if (found.product) this.#propose(facts, found.product.name, found.product.size);
@@ -153,7 +170,7 @@ export class Intake {
 		if (name) this.said = `Read: ${name}. Enter books it.`;
 	}
 
-	#book(text: string): readonly IntakeIssue[] {
+	#book(text: string, code: string | null): readonly IntakeIssue[] {
 		const store = this.#deps.store();
 		const { line, issues } = parseIntake(text, store.home.dateOrder);
 		if (issues.length) return issues;
@@ -165,7 +182,7 @@ export class Intake {
 			nookId,
 			thingId: this.#deps.newId(),
 			lotId: this.#deps.newId(),
-			code: this.#code,
+			code,
 			today: this.#deps.today()
 		});
 		const where = nookId ? ` at ${store.home.nooks[nookId]?.name ?? ''}` : ' on the table';

@@ -310,3 +310,28 @@ describe('deciding', () => {
 
 it('estimates a place by its things', () =>
 	expect(estimateClear({ things: 40 })).toMatchObject({ minutes: 56, parts: { look: 20 } }));
+
+describe('frozen goods', () => {
+	it('are a thing apart from the same goods fresh', () => {
+		const home = withLines(bareKitchen(), [
+			'2 mince ub 05/03/26',
+			'3 mince frozen 01/02/26',
+			'1 mince frozen 02/02/26',
+			'2 frozen peas bb 01/27'
+		]);
+		const things = Object.values(home.things);
+		expect(things.map(({ name }) => name).sort()).toEqual([
+			'frozen peas',
+			'mince',
+			'mince, frozen'
+		]);
+		const needs = (name: string) => things.find((thing) => thing.name === name)!.needs;
+		expect(needs('mince')).toContain('chilled');
+		expect(needs('mince, frozen')).toEqual(expect.arrayContaining(['frozen']));
+		expect(needs('mince, frozen')).not.toContain('chilled');
+		const lots = Object.values(home.lots).filter(
+			({ thingId }) => home.things[thingId]!.name === 'mince, frozen'
+		);
+		expect(lots.reduce((sum, { count }) => sum + count, 0)).toBe(4);
+	});
+});

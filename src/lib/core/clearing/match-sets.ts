@@ -1,3 +1,4 @@
+import { piecesIn } from '../grouping';
 import type { Home, Lot, Thing } from '../model';
 
 /** A vessel or a lid with the rim by which it is matched. */
@@ -141,7 +142,7 @@ export function rimPieces(home: Home): {
 		const thing = home.things[lot.thingId];
 		if (!thing?.rim || lot.count <= 0 || lot.states.includes('broken')) continue;
 		const { part, shape, widthMm, depthMm } = thing.rim;
-		for (let i = 1; i <= Math.ceil(lot.count); i++) {
+		for (let i = 1; i <= piecesIn(lot); i++) {
 			const key = `${lot.id}/${i}`;
 			(part === 'lid' ? lids : vessels).push({ key, shape, widthMm, depthMm });
 			lotOf.set(key, { thing, lot });

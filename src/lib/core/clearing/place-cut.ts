@@ -7,7 +7,7 @@ import {
 	type Lot,
 	type Thing
 } from '../model';
-import { frontRunMm } from '../grouping';
+import { frontRunMm, piecesIn } from '../grouping';
 import { baseAboveFloorMm, placeOfNook, usableSpace } from '../survey';
 import {
 	cutAtBoundary,
@@ -47,7 +47,7 @@ export function wantingOf(home: Home, nookId: string, others: readonly string[] 
 	return here.flatMap((lot) => {
 		const thing = home.things[lot.thingId];
 		if (!thing) return [];
-		return Array.from({ length: Math.ceil(lot.count) }, (_, i): Wanting[] => {
+		return Array.from({ length: piecesIn(lot) }, (_, i): Wanting[] => {
 			const key = `${lot.id}/${i + 1}`;
 			// A matched lid comes and goes with its box.
 			if (mates.has(key)) return [];

@@ -30,6 +30,28 @@ export function knownThing(home: Home, name: string): Thing | null {
 	return Object.values(home.things).find((thing) => sameName(thing.name, name)) ?? null;
 }
 
+/** Whether a line speaks of something that is frozen now. */
+const isFrozenLine = (line: IntakeLine): boolean =>
+	(line.states.includes('frozen') || line.frozenOn !== null) &&
+	line.thawedOn === null &&
+	!line.states.includes('thawed');
+
+/**
+ * Frozen goods are a thing apart from the same goods fresh: they live by another clock and in another place, and a group
+ * never holds both. What is of a frozen kind anyway keeps its name.
+ */
+function frozenLine(home: Home, line: IntakeLine): IntakeLine {
+	const known = knownThing(home, line.name);
+	const needs = known?.needs ?? categoryOf(line.category ?? 'kitchen.odds').needs;
+	return needs.includes('frozen') ? line : { ...line, name: `${line.name}, frozen` };
+}
+
+/** What a thing needs that is kept frozen. */
+const frozenNeeds = (needs: Thing['needs']): Thing['needs'] => [
+	...needs.filter((need) => need !== 'chilled' && need !== 'frozen'),
+	'frozen'
+];
+
 function newThing(line: IntakeLine, id: string): Thing {
 	const category = categoryOf(line.category ?? 'kitchen.odds');
 	return {
@@ -50,9 +72,12 @@ function newThing(line: IntakeLine, id: string): Thing {
 }
 
 /** Makes the edit that books a line of the entry line: a lot of a known thing, or of a new one. */
-export function takeIn({ line, nookId, thingId, lotId, today, code = null }: TakeIn): Edit {
+export function takeIn({ line: typed, nookId, thingId, lotId, today, code = null }: TakeIn): Edit {
 	return (draft) => {
+		const isFrozen = isFrozenLine(typed);
+		const line = isFrozen ? frozenLine(draft as Home, typed) : typed;
 		const thing = knownThing(draft as Home, line.name) ?? newThing(line, thingId);
+		if (isFrozen && !draft.things[thing.id]) thing.needs = frozenNeeds(thing.needs);
 		draft.things[thing.id] ??= thing;
 		const booked = draft.things[thing.id]!;
 		if (line.priceMinor !== null) booked.priceMinor = line.priceMinor;

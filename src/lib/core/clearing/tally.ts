@@ -6,6 +6,7 @@ import {
 	type Home,
 	type Verdict
 } from '../model';
+import { piecesIn } from '../grouping';
 import { LEAVING } from './leaving';
 import { workedMinutes } from './sessions';
 
@@ -63,10 +64,7 @@ function heldMl(home: Home): ReadonlyMap<string | null, number> {
 	for (const lot of Object.values(home.lots)) {
 		const thing = home.things[lot.thingId];
 		if (thing && lot.count > 0)
-			held.set(
-				lot.nookId,
-				(held.get(lot.nookId) ?? 0) + pieceVolumeMl(thing) * Math.ceil(lot.count)
-			);
+			held.set(lot.nookId, (held.get(lot.nookId) ?? 0) + pieceVolumeMl(thing) * piecesIn(lot));
 	}
 	return held;
 }

@@ -56,11 +56,13 @@ export function keepArrangement(
 ): Edit {
 	return (draft) => {
 		if (!draft.nooks[nookId]) return;
-		const id = FitPlanId.parse(`fit-${nookId}`.slice(0, 64));
+		const known = Object.values(draft.fitPlans).find((plan) => plan.nookId === nookId);
+		// One plan a place: it goes by the place's own id.
+		const id = known?.id ?? FitPlanId.parse(nookId);
 		const plan: FitPlan = {
 			id,
 			nookId: NookId.parse(nookId),
-			placements: carryIds(placements, draft.fitPlans[id]?.placements ?? [], idsFrom(stem)),
+			placements: carryIds(placements, known?.placements ?? [], idsFrom(stem)),
 			standing: [...standing],
 			leftOver: leftOver.map(({ groupId, volumeMl }) => ({
 				groupId: GroupId.parse(groupId),

@@ -1,4 +1,12 @@
-import { addDays, daysBetween, type Home, type Lot, type Thing } from '../model';
+import {
+	addDays,
+	daysBetween,
+	memoOn,
+	type Decision,
+	type Home,
+	type Lot,
+	type Thing
+} from '../model';
 import { effectiveDate, type EffectiveDate } from './effective-date';
 
 export interface Pick {
@@ -35,17 +43,36 @@ export function picksOf(home: Home, today: string): Pick[] {
 		.sort(byFirstExpired);
 }
 
-/** Lists what should be used within `days` (or is past its date), first to use on top. */
+/** Ids of the lots of which the last word in Clear was "use first". */
+const saidUseFirst = memoOn(
+	(home) => [home.decisions],
+	(home): ReadonlySet<string> => {
+		const last = new Map<string, Decision>();
+		for (const decision of Object.values(home.decisions)) {
+			const known = last.get(decision.lotId);
+			if (!known || known.at < decision.at) last.set(decision.lotId, decision);
+		}
+		return new Set(
+			[...last].flatMap(([lotId, { verdict }]) => (verdict === 'use-first' ? [lotId] : []))
+		);
+	}
+);
+
+/**
+ * Lists what should be used within `days` (or is past its date), and what was decided to be used first whatever its
+ * date; first to use on top.
+ */
 export function useFirst(home: Home, today: string, days = 14): Pick[] {
 	const last = addDays(today, days);
+	const said = saidUseFirst(home);
 	const found: Pick[] = [];
 	// A plain loop: this runs over all stock on every edit.
 	for (const id in home.lots) {
 		const lot = home.lots[id]!;
 		const thing = lot.count > 0 ? home.things[lot.thingId] : undefined;
 		const date = thing ? effectiveDate(lot, thing) : null;
-		if (thing && date && date.on <= last)
-			found.push({ lot, thing, date, daysLeft: daysBetween(today, date.on) });
+		if (thing && ((date && date.on <= last) || said.has(lot.id)))
+			found.push({ lot, thing, date, daysLeft: date ? daysBetween(today, date.on) : null });
 	}
 	return found.sort(byFirstExpired);
 }

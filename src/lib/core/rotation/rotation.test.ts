@@ -215,3 +215,37 @@ describe('the shopping list', () => {
 		).toEqual([]);
 	});
 });
+
+describe('what Clear said', () => {
+	const said = (verdict: 'use-first' | 'keep' | 'give', wantAgain = false, at = NOW) =>
+		decide({
+			lotId: 'l0-2',
+			verdict,
+			advice: null,
+			wantAgain,
+			toNookId: null,
+			ids: { decision: `d-${verdict}`, event: 'e' },
+			now: at
+		});
+	const home = withLines(bareKitchen(), ['1 honey']);
+	it('puts a lot on the use-first list whatever its date, until it is decided otherwise', () => {
+		expect(useFirst(home, TODAY)).toEqual([]);
+		const first = apply(home, said('use-first'));
+		expect(useFirst(first, TODAY)).toMatchObject([{ thing: { name: 'honey' }, daysLeft: null }]);
+		const kept = apply(first, said('keep', false, '2026-03-03T09:00:00.000Z'));
+		expect(useFirst(kept, TODAY)).toEqual([]);
+	});
+	it.each(['give', 'keep'] as const)('puts what is wanted again on the list: %s', (verdict) => {
+		const again = apply(home, said(verdict, true), (draft) => {
+			Object.values(draft.lots)[0]!.count = 0;
+		});
+		expect(shoppingList(again)).toMatchObject([{ name: 'honey', buy: 1 }]);
+	});
+	it('does not cap what is kept frozen by its days in the fridge', () => {
+		const frozen = stocked('2 mince frozen 01/02/26').thing;
+		expect(frozen.needs).toContain('frozen');
+		const daily = { ...frozen, use: { class: 'daily', countedPerWeek: null } } as Thing;
+		expect(lifeCeiling(daily, 4)!).toBeGreaterThan(10);
+		expect(lifeCeiling({ ...daily, needs: ['chilled'] }, 4)!).toBeLessThan(3);
+	});
+});

@@ -1,4 +1,4 @@
-import { categoryOf, usesPerWeek, type Decision, type Home, type Thing } from '../model';
+import { categoryOf, usesPerWeek, type Home, type Thing } from '../model';
 import { lifeOf } from './life';
 
 export type ShoppingReason = 'run-out' | 'below-par' | 'wanted-again' | 'container';
@@ -32,7 +32,11 @@ const DAYS_PER_WEEK = 7;
  * A pack is taken to last `usesPerPack` uses.
  */
 export function lifeCeiling(thing: Thing, usesPerPack: number): number | null {
-	const days = lifeOf(thing)?.cupboardDays ?? lifeOf(thing)?.fridgeDays ?? null;
+	const life = lifeOf(thing);
+	// What is kept frozen lives by the freezer's clock.
+	const days = thing.needs.includes('frozen')
+		? (life?.freezerDays ?? null)
+		: (life?.cupboardDays ?? life?.fridgeDays ?? null);
 	if (days === null) return null;
 	return Math.max(1, Math.floor(((usesPerWeek(thing) / usesPerPack) * days) / DAYS_PER_WEEK));
 }
@@ -60,8 +64,6 @@ function stockLine(thing: Thing, have: number, wanted: boolean): ShoppingLine | 
 	};
 }
 
-const GONE = new Set<Decision['verdict']>(['discard', 'hazardous', 'recycle']);
-
 function containerLines(home: Home): ShoppingLine[] {
 	const needed = new Map<string, number>();
 	for (const plan of Object.values(home.fitPlans))
@@ -88,14 +90,14 @@ function containerLines(home: Home): ShoppingLine[] {
 }
 
 /**
- * Makes the shopping list: what is below par or run out, what was thrown away but is wanted again, and containers
+ * Makes the shopping list: what is below par or run out, what a decision asked to be bought again, and containers
  * that fit plans need beyond those owned. Things marked "do not buy again" are left out. By shop shelf, then name.
  */
 export function shoppingList(home: Home): ShoppingLine[] {
 	const held = packsHeld(home);
 	const wantedIds = new Set(
 		Object.values(home.decisions)
-			.filter((decision) => decision.wantAgain && GONE.has(decision.verdict))
+			.filter((decision) => decision.wantAgain)
 			.map((decision) => decision.thingId)
 	);
 	const goods = Object.values(home.things).flatMap((thing) => {

@@ -15,7 +15,7 @@ import {
 	type StationKind
 } from '../model';
 import type { CabinetForm } from './forms';
-import { runAxes } from './place';
+import { HANGS_FROM_MM, runAxes } from './place';
 import { dropPart, partOf } from './parts';
 
 const GAP_BETWEEN_ROOMS_MM = 100;
@@ -74,17 +74,16 @@ export function addRoom({ name, widthMm, depthMm, ids }: NewRoom): Edit {
 	};
 }
 
-const HANGS_FROM_MM = 1000;
 /** A body that reaches above this leaves no wall for a hanging one, mm. */
 const TALL_FROM_MM = 1500;
 
 /** Where the next cabinet of its height would begin on a run, mm from its left end. */
 export function nextOffsetMm(home: Home, runId: string, baseMm: number): number {
-	const hangs = baseMm > HANGS_FROM_MM;
+	const hangs = baseMm >= HANGS_FROM_MM;
 	const isInTheWay = (cabinet: Cabinet) =>
 		hangs
-			? cabinet.baseMm > HANGS_FROM_MM || cabinet.baseMm + cabinet.heightMm > TALL_FROM_MM
-			: cabinet.baseMm <= HANGS_FROM_MM;
+			? cabinet.baseMm >= HANGS_FROM_MM || cabinet.baseMm + cabinet.heightMm > TALL_FROM_MM
+			: cabinet.baseMm < HANGS_FROM_MM;
 	return Math.max(
 		0,
 		...Object.values(home.cabinets)

@@ -10,7 +10,7 @@ import {
 	type Thing
 } from '../model';
 import { rowOf, type HiddenPlace } from './hidden-place';
-import { baseAboveFloorMm, climateOf, runAxes, type NookPlace } from './place';
+import { baseAboveFloorMm, climateOf, HANGS_FROM_MM, runAxes, type NookPlace } from './place';
 import { nextPegMm } from './shape-edits';
 import { climateTags } from './totals';
 import { blockedBoxes, usableSpace } from './usable';
@@ -27,7 +27,6 @@ const DEEP_MM = 450;
 const TROLLEY_LEAST_MM = 180;
 const BED_LEAST_MM = 150;
 const BACK_ROW_MM = 400;
-const HANGS_FROM_MM = 1000;
 
 interface Held {
 	readonly tallestMm: number;

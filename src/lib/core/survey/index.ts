@@ -1,6 +1,7 @@
 export {
 	baseAboveFloorMm,
 	climateOf,
+	HANGS_FROM_MM,
 	isPullOut,
 	nooksInOrder,
 	placeOfNook,

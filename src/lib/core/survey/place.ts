@@ -107,6 +107,9 @@ const PULL_OUT: ReadonlySet<NookKind> = new Set([
 /** Whether the contents come to the person, so that depth costs nothing. */
 export const isPullOut = (nook: Pick<Nook, 'kind'>): boolean => PULL_OUT.has(nook.kind);
 
+/** A body whose underside is this high hangs on the wall, and one can stand beneath it, mm. */
+export const HANGS_FROM_MM = 1000;
+
 export type NookClimate = 'room' | 'chilled' | 'frozen';
 /** The climate a nook keeps, by its kind. */
 export function climateOf(nook: Pick<Nook, 'kind'>): NookClimate {

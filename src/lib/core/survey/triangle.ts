@@ -1,5 +1,5 @@
 import type { Home, Point, Room, Station } from '../model';
-import { runAxes } from './place';
+import { HANGS_FROM_MM, runAxes } from './place';
 import { walkGraphOf, walkPath } from './walking';
 
 const CORNERS = ['sink', 'hob', 'fridge'] as const;
@@ -66,7 +66,6 @@ const touches = (room: Room, at: Point) => {
 
 /** A station belongs to the front that lies within an arm's length of it, mm. */
 const ARM_MM = 600;
-const HANGS_FROM_MM = 1200;
 
 /**
  * The point of the nearest cabinet front that a station works at: a triangle is measured from front to front, while a

@@ -143,3 +143,22 @@ describe('which lots of a group live where', () => {
 		expect(new Set(shares.map(({ lot }) => lot.id)).size).toBe(shares.length);
 	});
 });
+
+it('leaves frozen goods of a kind that is planned fresh in the cold', () => {
+	const fresh = Object.values(demo.lots).find(({ thingId }) =>
+		demo.things[thingId]!.needs.includes('chilled')
+	)!;
+	const groupId = demo.things[fresh.thingId]!.groupId!;
+	const home = apply(demo, (draft) => {
+		const lot = draft.lots[fresh.id]!;
+		lot.nookId = 'fz-1' as never;
+		lot.dates.frozenOn = '2026-02-01';
+	});
+	const shares = placesOfLots(home, groupId, [{ groupId, nookId: 'fridge-2' as never, share: 1 }]);
+	expect(shares.some(({ lot }) => lot.id === fresh.id)).toBe(false);
+	const thawed = apply(home, (draft) => {
+		draft.lots[fresh.id]!.dates.thawedOn = '2026-03-01';
+	});
+	const after = placesOfLots(thawed, groupId, [{ groupId, nookId: 'fridge-2' as never, share: 1 }]);
+	expect(after.some(({ lot }) => lot.id === fresh.id)).toBe(true);
+});

@@ -1,5 +1,6 @@
 import { holdingsByGroup, piecesIn, spareOf } from '../grouping';
 import { pieceVolumeMl, type Assignment, type Home, type Lot, type Thing } from '../model';
+import { climateOf } from '../survey';
 
 /** What of a lot has its place in one nook: all of it, or so many of its packs. */
 export interface LotShare {
@@ -23,6 +24,12 @@ interface Stack {
 	/** Packs may be parted; what is counted in grams or meals stays one. */
 	readonly parts: boolean;
 }
+
+/** Whether a lot is frozen now. */
+export const isFrozenLot = ({ states, dates }: Lot): boolean =>
+	!states.includes('thawed') &&
+	dates.thawedOn === null &&
+	(states.includes('frozen') || dates.frozenOn !== null);
 
 const byText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
 const sizeFirst = (a: Stack, b: Stack) =>
@@ -136,16 +143,23 @@ export function placesOfLots(
 ): LotShare[] {
 	const places = assignments.filter((assignment) => assignment.groupId === groupId);
 	if (!places.length) return [];
+	const isCold = places.every(({ nookId }) => {
+		const nook = home.nooks[nookId];
+		return !!nook && climateOf(nook) === 'frozen';
+	});
 	const isApart = !!spareOf(home, groupId);
 	let stacks = (holdingsByGroup(home).get(groupId) ?? []).flatMap(({ thing, lots }) =>
-		lots.map((lot): Stack => ({
-			lot,
-			thing,
-			at: places.length > 1 ? lot.nookId : places[0]!.nookId,
-			pieces: piecesIn(lot),
-			each: Math.max(pieceVolumeMl(thing), 1e-6),
-			parts: lot.unit === 'pack' && !isApart
-		}))
+		// What is frozen leaves the cold only by being thawed: a plan for its kind fresh is none for it.
+		lots
+			.filter((lot) => isCold || thing.needs.includes('frozen') || !isFrozenLot(lot))
+			.map((lot): Stack => ({
+				lot,
+				thing,
+				at: places.length > 1 ? lot.nookId : places[0]!.nookId,
+				pieces: piecesIn(lot),
+				each: Math.max(pieceVolumeMl(thing), 1e-6),
+				parts: lot.unit === 'pack' && !isApart
+			}))
 	);
 	for (let round = 0; round < ROUNDS && places.length > 1; round++) {
 		const next = joined(shareOut(stacks, places));

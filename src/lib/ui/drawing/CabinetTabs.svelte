@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { HANGS_FROM_MM } from '$lib/core/survey';
 	import { clipText, type FrontGeometry } from './front-geometry';
 	import { STILL_PX, svgPoint } from './pointer';
 
@@ -15,7 +16,6 @@
 	}
 	let { view, tabs, font }: Props = $props();
 
-	const HANGS_FROM_MM = 1000;
 	/** Arrow keys move by this, with Shift by ten times as much, mm. */
 	const STEP_MM = 10;
 	let from: { x: number; mm: number } | null = null;

@@ -90,10 +90,12 @@
 		return outcome.kind === 'done' ? outcome.result : [];
 	}
 	async function fitOne() {
-		if (!nookId) return;
+		// The place that is fitted, whichever is looked at when the answer comes.
+		const id = nookId;
+		if (!id) return;
 		style = null;
-		const [found] = await run([nookId]);
-		if (found) results = { ...results, [nookId]: found };
+		const [found] = await run([id]);
+		if (found) results = { ...results, [id]: found };
 	}
 	function keep(id: string, best: Arrangement, fingerprint: string) {
 		store.run(

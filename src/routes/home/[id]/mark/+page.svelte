@@ -25,7 +25,12 @@
 	let failed = $state('');
 	const sheet = $derived(LABEL_SHEETS.find((row) => row.key === sheetKey)!);
 	const labels = $derived(proposeLabels(home));
-	const pages = $derived(imposeLabels(labels, sheet, { skip, viewingMm: viewing }));
+	const pages = $derived(
+		imposeLabels(labels, sheet, {
+			skip: Math.max(0, Math.round(skip || 0)),
+			viewingMm: viewing
+		})
+	);
 	const tooLong = $derived(
 		pages.flatMap((page) => page.labels).filter((placed) => !placed.title.ok)
 	);

@@ -38,7 +38,8 @@
 	const store = $derived(getStore());
 	const home = $derived(store.home);
 	const job = new PlaceJob(createPlaceClient());
-	$effect(() => () => job.stop());
+	// Whoever goes elsewhere has not asked for the half-found plan.
+	$effect(() => () => job.leave());
 
 	const plan = $derived(home.activePlanId ? home.zonePlans[home.activePlanId] : undefined);
 	const model = $derived(buildZoneModel(home));
