@@ -1,6 +1,7 @@
 import {
 	blankThing,
 	categoryOf,
+	dangerIn,
 	LotId,
 	ThingId,
 	type Edit,
@@ -65,7 +66,7 @@ function newThing(line: IntakeLine, id: string): Thing {
 		userIds: [],
 		stations: [],
 		needs: [...category.needs],
-		hazards: [...category.hazards],
+		hazards: [...new Set([...category.hazards, ...(dangerIn(line.name)?.hazards ?? [])])],
 		lifeKey: category.lifeKey,
 		...blankThing()
 	};

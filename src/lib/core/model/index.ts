@@ -46,8 +46,11 @@ export {
 	categoryOf,
 	categoryFromName,
 	CATEGORIES,
+	dangerIn,
+	DANGERS,
 	wordStems,
-	type Category
+	type Category,
+	type Danger
 } from './categories';
 export { pieceVolumeMl } from './volume';
 export { cacheByKey, memoOn } from './memo';

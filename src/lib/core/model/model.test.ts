@@ -7,6 +7,8 @@ import {
 	CATEGORIES,
 	categoryFromName,
 	changedRecords,
+	dangerIn,
+	DANGERS,
 	daysBetween,
 	fingerprint,
 	headOf,
@@ -130,6 +132,41 @@ describe('categories', () => {
 		['toilet cleaner', 'bathroom.cleaning'],
 		['forks', 'kitchen.cutlery']
 	])('“%s” falls into %s', (name, code) => expect(categoryFromName(name)?.code).toBe(code));
+	it.each([
+		['children’s fever syrup', 'bathroom.medicines'],
+		['caustic soda', 'kitchen.cleaning'],
+		['washing soda', 'kitchen.cleaning'],
+		['white spirit', 'kitchen.cleaning'],
+		['lamp oil', 'kitchen.cleaning'],
+		['cleaning vinegar', 'kitchen.acids'],
+		['rat poison', 'kitchen.cleaning'],
+		['cod liver oil', 'bathroom.medicines'],
+		['gripe water', 'bathroom.medicines'],
+		['washing capsules', 'kitchen.cleaning'],
+		['cold and flu capsules', 'bathroom.medicines'],
+		['lavender essential oil', 'bathroom.bath'],
+		['surgical spirit', 'kitchen.cleaning']
+	])('never takes what can hurt for food: %s', (name, code) => {
+		expect(categoryFromName(name)?.code).toBe(code);
+		expect(dangerIn(name)!.hazards.length).toBeGreaterThan(0);
+	});
+	it.each([
+		['golden syrup', 'food.spreads'],
+		['cream soda', 'food.drinks'],
+		['baking soda', 'food.baking'],
+		['olive oil', 'food.oils'],
+		['spirit vinegar', 'food.oils'],
+		['tonic water', 'food.drinks'],
+		['coffee capsules', 'food.hot-drinks'],
+		['ginger beer', 'food.drinks']
+	])('leaves food what it is: %s', (name, code) => {
+		expect(dangerIn(name)).toBeNull();
+		expect(categoryFromName(name)?.code).toBe(code);
+	});
+	it('keep their dangers complete: no word stands in two rows', () => {
+		const words = DANGERS.flatMap((row) => row.words);
+		expect(new Set(words).size).toBe(words.length);
+	});
 	it('does not guess for a word it does not know', () =>
 		expect(categoryFromName('quux')).toBeNull());
 });
