@@ -55,7 +55,7 @@ export function reasonText({ code, words }: GroupReason): string {
 	const [word = ''] = words;
 	switch (code) {
 		case 'category':
-			return `One branch of the tree: ${word}.`;
+			return `All of one kind: ${word}.`;
 		case 'kit':
 			return `A kit: what belongs to the ${word} is fetched with it.`;
 		case 'person':
@@ -73,7 +73,7 @@ export function reasonText({ code, words }: GroupReason): string {
 		case 'seldom':
 			return 'No place holds all of it: this is the part used less.';
 		case 'sliver':
-			return `${word} was too little for a place of its own, and joined its nearest kin.`;
+			return `${word}: too few for a place of its own, so it joined the closest group.`;
 		case 'few-nooks':
 			return `${word} joined it, since there are more groups than places.`;
 	}

@@ -36,7 +36,7 @@ export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string 
 		case 'too-tall':
 			return 'The tallest thing does not pass under the top.';
 		case 'too-wide':
-			return 'The largest thing does not pass the way in.';
+			return 'The largest thing will not go through the opening.';
 		case 'over-load':
 			return 'Too heavy for this place.';
 		case 'no-way':

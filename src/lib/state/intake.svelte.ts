@@ -135,7 +135,7 @@ export class Intake {
 		else {
 			this.#propose(facts, '', '');
 			this.said =
-				'The number is right, but nobody here knows it. Type what it is; the number is kept with it.';
+				'That number is valid but not in the directory. Type what it is; the number is kept with it.';
 		}
 	}
 

@@ -64,7 +64,7 @@
 	>
 	<button class="tool tool-now" onclick={move}>Move there</button>
 	<button class="tool" onclick={make}>Make a group of them</button>
-	<button class="tool tool-quiet" onclick={onclear}>Let go</button>
+	<button class="tool tool-quiet" onclick={onclear}>Clear selection</button>
 	{#if wrong}<p id="{id}-say" role="alert" class="w-full text-sm" style="color:var(--color-error)">
 			{wrong}
 		</p>{/if}

@@ -125,7 +125,7 @@
 			/>
 		</div>
 		<fieldset>
-			<legend class="text-sm font-semibold">What the room does to food</legend>
+			<legend class="text-sm font-semibold">Climate</legend>
 			<ClimateField
 				value={room.climate}
 				onchange={(climate) =>

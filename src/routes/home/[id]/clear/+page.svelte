@@ -143,7 +143,7 @@
 				: null;
 		[picked, wantAgain, avoid, some, movePick] = [null, false, false, null, null];
 	}
-	/** What nothing speaks against: it can be kept in one go. */
+	/** What there are no concerns about: it can be kept in one go. */
 	const plain = $derived(
 		queue.filter((lot) => open.has(lot.id) && advisedVerdict(advices.get(lot.id) ?? []) === 'keep')
 	);
@@ -262,7 +262,7 @@
 		{/if}
 		{#if plain.length > 1}
 			<button class="tool tool-quiet mb-1" onclick={keepRest} aria-keyshortcuts="Shift+K"
-				><kbd>⇧K</kbd>Keep the {plain.length} that nothing speaks against</button
+				><kbd>⇧K</kbd>Keep the {plain.length} with no concerns</button
 			>
 		{/if}
 		{#if queue.length}
@@ -363,7 +363,7 @@
 				{/if}
 			</div>
 		{:else}
-			<p class="mb-3">Nothing speaks against keeping it.</p>
+			<p class="mb-3">No reason not to keep it.</p>
 		{/each}
 		<div class="grid grid-cols-2 gap-2" role="group" aria-label="Decide, by button or by letter">
 			{#each Object.values(VERDICT_KEYS) as verdict (verdict)}

@@ -138,11 +138,11 @@
 		const group = home.groups[groupId]!;
 		if (price?.hard)
 			toast.warning(
-				`${group.name}: ${hardText(price.hard)} Put there all the same; it is marked as broken.`
+				`${group.name}: ${hardText(price.hard)} Moved there anyway, and marked as breaking a rule.`
 			);
 		else if (price && !price.fits)
 			toast.warning(
-				`${group.name}: ${hardText(price.conflict ? 'conflict' : 'over-capacity')} Put there all the same.`
+				`${group.name}: ${hardText(price.conflict ? 'conflict' : 'over-capacity')} Moved there anyway.`
 			);
 		if (fromId !== nookId)
 			store.run(
@@ -225,8 +225,8 @@
 	{:else}
 		{#if !plan}
 			<p class="mb-3 max-w-2xl">
-				{model.parts.length} groups want {model.places.length} places. Press <b>Solve</b>: every
-				note is then put on its door, with the reason for each.
+				{model.parts.length} groups to place in {model.places.length} places. Press <b>Solve</b>:
+				every note is then put on its door, with the reason for each.
 			</p>
 		{:else if stale}
 			<p class="mb-3" role="status">

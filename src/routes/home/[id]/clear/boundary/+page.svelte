@@ -139,7 +139,7 @@
 		</ul>
 		{#if out.length}
 			<button class="tool tool-now mt-4" onclick={carryOut}
-				>Lay the {out.length} that are too many on the table</button
+				>Move the {out.length} that don’t fit to the table</button
 			>
 		{/if}
 		{#if mine.cut.status === 'limit'}

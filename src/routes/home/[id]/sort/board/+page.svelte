@@ -137,7 +137,7 @@
 						/></label
 					>
 					<button class="tool" disabled={!ids.length} onclick={() => selection.toggleAll(ids)}
-						>{allChosen ? 'Let go of' : 'Choose'} all {ids.length}</button
+						>{allChosen ? 'Clear selection of' : 'Choose'} all {ids.length}</button
 					>
 				</div>
 				<p class="soft wide pb-1 text-sm">

@@ -65,7 +65,7 @@
 	</SortHead>
 	<p class="soft mb-3 max-w-3xl">
 		What you do, step by step: which groups you fetch, and where you stand. Groups that follow each
-		other want to be near each other; Proposed turns that into partners, and Place goes by them.
+		other belong close together; Proposed turns that into partners, and Place goes by them.
 	</p>
 	{#if routines.length}
 		<div class="overflow-x-auto">

@@ -73,7 +73,7 @@
 			>
 			<label class="flex min-h-11 items-center gap-2"
 				><input type="checkbox" class="size-5" bind:checked={assumed} />Also the {allAssumed -
-					missing} sizes that no tape has been held to</label
+					missing} sizes that are estimated, not measured</label
 			>
 		</div>
 		<p class="soft mb-3">
