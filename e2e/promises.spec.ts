@@ -73,6 +73,14 @@ test('no request leaves the machine, and the policy forbids it', async ({ page }
 		expect(policy).toContain(rule);
 	expect(policy).not.toMatch(/unsafe-eval|https?:/);
 	expect(policy.match(/script-src[^;]*/)![0]).not.toContain('unsafe-inline');
+	// Workers go by the policy of their own file.
+	for (const file of ['/service-worker.js', '/fonts/label-bold.ttf']) {
+		const { [`content-security-policy`]: own, 'x-content-type-options': sniff } = (
+			await page.request.get(file)
+		).headers();
+		expect(own).toContain("default-src 'self'");
+		expect(sniff).toBe('nosniff');
+	}
 	await openDemo(page);
 	for (const stage of STAGES) await goTo(page, stage);
 	await goTo(page, 'Place');

@@ -6,12 +6,12 @@ import {
 	type Home,
 	type Patch
 } from '../core/model';
+import { HISTORY_LIMIT } from '../core/commands/history-limit';
 import type { StepChange } from '../core/commands/timeline';
 import type { ChangeRow, Db, RecordRow } from './database';
 import { fire } from './fire';
 
-/** How many steps of history are kept for undo. */
-export const HISTORY_LIMIT = 200;
+export { HISTORY_LIMIT };
 /** How many writes back a tab can catch up without reading the whole home. */
 export const CHANGES_LIMIT = 100;
 

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { NOW, tinyHome } from '../fixtures/tiny-home';
 import { applyEdit, idsFrom } from '../model';
 import { command, COMMANDS, editOf, type Command } from '.';
+import { HISTORY_LIMIT } from './history-limit';
 import { advance, holds, type Entry, type Timeline } from './timeline';
 
 const home = tinyHome();
@@ -127,6 +128,13 @@ describe('a timeline', () => {
 		if (!gone.ok) throw new Error('lost');
 		expect(holds(gone.after.home, gone.patches)).toBe(true);
 		expect(holds(home, gone.patches)).toBe(false);
+	});
+	it('keeps the last steps at hand, as many as are stored', () => {
+		let now = start;
+		for (let i = 0; i < HISTORY_LIMIT + 30; i++)
+			now = after(now, doing(command('changeHome', { name: `Name ${i}` })));
+		expect(now.history).toHaveLength(HISTORY_LIMIT);
+		expect(now.history.at(-1)!.seq).toBe(HISTORY_LIMIT + 30);
 	});
 	it('makes ids from a stem', () => {
 		const ids = idsFrom('x');

@@ -8,6 +8,7 @@ import {
 	type Patch
 } from '../model';
 import { editOf, type Command } from '.';
+import { HISTORY_LIMIT } from './history-limit';
 
 /** One step of a home's history: what was done, forwards and back. */
 export interface HistoryStep {
@@ -100,7 +101,10 @@ export function withChange(now: Timeline, home: Home, change: StepChange): Timel
 	const { step } = change;
 	return {
 		home,
-		history: [...now.history.filter(({ seq }) => seq < step.seq), step],
+		history: [
+			...now.history.filter(({ seq }) => seq < step.seq && seq > step.seq - HISTORY_LIMIT),
+			step
+		],
 		cursor: step.seq
 	};
 }

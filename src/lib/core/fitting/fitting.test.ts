@@ -207,6 +207,20 @@ describe('a fit', () => {
 		const bare = apply(placed, (draft) => void (draft.nooks[nookId]!.inside.depthMm = null));
 		expect(fitNook(bare, nookId)).toEqual({ status: 'not-measured', nookId, missing: ['depth'] });
 	});
+	it.each([0, 5, 10, 12])('ends, and names what stays over, in a place %i mm deep', (depthMm) => {
+		const flat = apply(placed, (draft) => void (draft.nooks[nookId]!.inside.depthMm = depthMm));
+		const result = fitNook(flat, nookId);
+		if (!('arrangements' in result)) return expect(result.status).toBe('not-measured');
+		for (const { placements, leftOver } of result.arrangements) {
+			expect(placements).toEqual([]);
+			expect(leftOver.length).toBeGreaterThan(0);
+		}
+	});
+	it('ends where nothing may stand that far in front', () => {
+		const far = apply(placed, (draft) => void (draft.settings.play.frontMm = 3000));
+		const result = fitNook(far, nookId);
+		expect('arrangements' in result && result.arrangements[0]!.placements).toEqual([]);
+	});
 	it('keeps clear of the trap under the sink', () => {
 		const under = apply(placed, (draft) => {
 			draft.zonePlans['p']!.assignments = [

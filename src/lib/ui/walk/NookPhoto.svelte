@@ -4,6 +4,7 @@
 	import { IdText } from '$lib/core/model';
 	import { getPhoto, putPhoto } from '$lib/data';
 	import { photoIssueText } from '$lib/messages/files';
+	import { now } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { getDb } from '$lib/state/database';
 	import { newId } from '$lib/state/ids';
@@ -47,7 +48,13 @@
 		const id = newId();
 		const { bytes, from, to } = shrunk.photo;
 		try {
-			await putPhoto(await getDb(), { homeId: store.home.id, id, type: 'image/jpeg', bytes });
+			await putPhoto(await getDb(), {
+				homeId: store.home.id,
+				id,
+				type: 'image/jpeg',
+				bytes,
+				addedAt: now()
+			});
 		} catch (error) {
 			wrong = `The picture was not stored: ${error instanceof Error ? error.message : String(error)}. Free some space and take it again; the old picture stays.`;
 			return;

@@ -2,7 +2,7 @@
 	import Download from '@lucide/svelte/icons/download';
 	import { tallyHome, type PlaceTally } from '$lib/core/clearing';
 	import { tallyCsv, tallyMarkdown, type ReportWords } from '$lib/core/interchange/reports';
-	import { addDays, formatMoney, formatVolume } from '$lib/core/model';
+	import { addDays, instantOn, formatMoney, formatVolume } from '$lib/core/model';
 	import { minutesText, VERDICT_WORDS } from '$lib/messages/clearing';
 	import { now, today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
@@ -13,7 +13,10 @@
 	const getStore = getHomeStore();
 	const home = $derived(getStore().home);
 	let span = $state<'day' | 'month' | 'ever'>('ever');
-	const since = $derived(span === 'ever' ? '' : span === 'day' ? today() : addDays(today(), -30));
+	/** From the first minute of that day, as people here count it. */
+	const since = $derived(
+		span === 'ever' ? '' : instantOn(span === 'day' ? today() : addDays(today(), -30), 0)
+	);
 	const found = $derived(tallyHome(home, since, now()));
 	const most = $derived(Math.max(1, ...found.places.map((place) => place.beforeMl)));
 	const words: ReportWords = $derived({
