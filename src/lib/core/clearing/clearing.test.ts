@@ -335,3 +335,37 @@ describe('frozen goods', () => {
 		expect(lots.reduce((sum, { count }) => sum + count, 0)).toBe(4);
 	});
 });
+
+describe('a date without a word before it', () => {
+	it.each([
+		['2 yoghurt 30.11.26', '2026-11-30', 'yoghurt'],
+		['yoghurt 2026-11-30', '2026-11-30', 'yoghurt'],
+		['3 tins chopped tomatoes 400g 11/2026', '2026-11-30', 'chopped tomatoes'],
+		['penne nov 2026', '2026-11-30', 'penne'],
+		['28 Nov 2026 cheddar', '2026-11-28', 'cheddar'],
+		['rice 03/27', '2027-03-31', 'rice']
+	])('%s', (text, on, name) => {
+		const { line, issues } = parseIntake(text, 'dmy');
+		expect(issues).toEqual([]);
+		expect(line).toMatchObject({ name, printed: { on, kind: 'best-before' } });
+	});
+	it('that cannot be is said, not taken for a name', () => {
+		expect(parseIntake('yoghurt 31/02/27', 'dmy').issues).toMatchObject([
+			{ code: 'date-does-not-exist' }
+		]);
+		expect(parseIntake('yoghurt 03/04/27', null).issues).toMatchObject([
+			{ code: 'date-ambiguous' }
+		]);
+	});
+	it.each([
+		['1/2 cabbage', 'cabbage'],
+		['4 x 400 g kidney beans', 'kidney beans'],
+		['2 size 7.5 trays', 'size 7.5 trays'],
+		['vitamin b12', 'vitamin b12'],
+		['1 may basket', 'may basket']
+	])('is not seen where there is none: %s', (text, name) => {
+		const { line } = parseIntake(text, 'dmy');
+		expect(line.printed).toBeNull();
+		expect(line.name).toContain(name);
+	});
+});

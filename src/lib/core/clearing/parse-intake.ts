@@ -72,6 +72,21 @@ const DATE_PATTERNS = DATE_WORDS.map(
 			field
 		] as const
 );
+/**
+ * A date without a word before it, in a form that nothing else has: with its year in four digits, of three parts, by the
+ * month's name, or as a month of two digits with the year. What is on a pack without a word is its best before.
+ */
+const BARE_DATE = new RegExp(
+	String.raw`(?<![\w.,/-])(${[
+		String.raw`\d{4}[-./]\d{1,2}(?:[-./]\d{1,2})?`,
+		String.raw`\d{1,2}[-./]\d{1,2}[-./](?:\d{4}|\d{2})`,
+		String.raw`\d{1,2}[\s.-]?${MONTH_WORD}[\s.,-]*(?:\d{4}|\d{2})`,
+		String.raw`${MONTH_WORD}[\s./-]*\d{4}`,
+		String.raw`(?:0[1-9]|1[0-2])(?:/(?:20[2-9]\d|[2-9]\d)|\.20[2-9]\d)`,
+		String.raw`[1-9]/20[2-9]\d`
+	].join('|')})(?![\w/.-]*\w)`,
+	'i'
+);
 const SIZE = new RegExp(
 	String.raw`(?<![\w.,])(\d+(?:[.,]\d+)?)\s*(${QUANTITY_UNIT_WORDS})(?![\w])`,
 	'i'
@@ -122,6 +137,11 @@ function takeDates(rest: Rest, order: DateOrder, issues: IntakeIssue[]) {
 		if (date?.ok) dates[field] = date.on;
 		else if (date) issues.push(date);
 	}
+	if (dates['use-by'] || dates['best-before'] || issues.length) return dates;
+	const bare = rest.take(BARE_DATE);
+	const date = bare && parsePrintedDate(bare[1]!, order);
+	if (date?.ok) dates['best-before'] = date.on;
+	else if (date) issues.push(date);
 	return dates;
 }
 
@@ -164,7 +184,7 @@ function takePrice(rest: Rest, issues: IntakeIssue[]): number | null {
 
 /**
  * Reads one line of the entry line into a count, a name, a size, dates, states, owner, place, batch and price; what
- * is left over is the name. Nothing throws: what could not be read stands in `issues`, with the rest still understood.
+ * is left over is the name. A date without a word is a best before. Nothing throws: what could not be read stands in `issues`, with the rest still understood.
  * @example parseIntake('3 tins chopped tomatoes 400g bb 03/27 dent', 'dmy').line.name // 'chopped tomatoes'
  */
 export function parseIntake(text: string, order: DateOrder): IntakeResult {
