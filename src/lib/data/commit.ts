@@ -13,7 +13,7 @@ import { fire } from './fire';
 
 export { HISTORY_LIMIT };
 /** How many writes back a tab can catch up without reading the whole home. */
-export const CHANGES_LIMIT = 100;
+export const CHANGES_LIMIT = 200;
 
 export interface Write {
 	readonly entryId: string;

@@ -48,7 +48,7 @@ export interface HomeStoreDeps {
 export type { StoreNotice };
 
 /** Changes written in one transaction. */
-const MOST_TOGETHER = 25;
+const MOST_TOGETHER = 50;
 const RETRY_MS = [500, 2000, 5000, 15_000] as const;
 
 const laterByTimer = (ms: number, call: () => void) => {

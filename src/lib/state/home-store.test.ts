@@ -242,11 +242,11 @@ describe('two tabs', () => {
 	it('catch up without reading the home again, and read it when they missed too much', async () => {
 		channel.deaf = true;
 		const [one, two] = [await open(), await open()];
-		for (let i = 0; i < 130; i++) rename(one, `Name ${i}`);
+		for (let i = 0; i < 230; i++) rename(one, `Name ${i}`);
 		await one.settled();
 		rent(two);
 		await two.settled();
-		expect(two.home).toMatchObject({ name: 'Name 129', rented: true });
+		expect(two.home).toMatchObject({ name: 'Name 229', rented: true });
 		expect(two.home).toEqual((await stored()).home);
 	});
 });
