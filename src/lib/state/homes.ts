@@ -11,10 +11,9 @@ import type { StoreNotice } from './home-store.svelte';
 const LONG_MS = 15_000;
 
 function tell(notice: StoreNotice): void {
-	const words = storeNoticeText(notice);
-	const severe = notice.code === 'not-stored' || notice.code === 'gone';
-	if (severe) toast.error(words, { duration: LONG_MS });
-	else toast.warning(words, { duration: LONG_MS });
+	// What is not stored is said by the frame for as long as it lasts.
+	if (notice.code === 'not-stored' || notice.code === 'gone') return;
+	toast.warning(storeNoticeText(notice), { duration: LONG_MS });
 }
 
 let asked = false;
