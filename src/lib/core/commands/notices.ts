@@ -9,7 +9,7 @@ export type TroubleCode =
 	/** It did not answer; `blocked`: another tab holds it. */
 	| 'no-answer'
 	| 'blocked'
-	/** Not allowed here: a private window, or storage switched off. */
+	/** Not allowed here: private mode, or storage switched off. */
 	| 'refused'
 	/** The connection was ended; the next try opens it again. */
 	| 'closed'
