@@ -1,22 +1,121 @@
 import { readFileSync } from 'node:fs';
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { generateHome } from '../src/lib/core/fixtures/generate-home';
 import { writeHomeFile } from '../src/lib/core/interchange';
 import { CHROMIUM_ARGS, chromiumPath } from '../scripts/chromium.mjs';
 import { round } from './measure';
 import { withServer } from './with-server';
 
-/** Takes one down and times until the screen shows it and until it is stored. */
-const CLICK_AND_TIME = `(async () => {
-	const button = document.querySelector('button[aria-label^="Take down one"]');
+/**
+ * Does something on the page and times until the screen shows it and until it is stored. As text: the bundler's helper
+ * names do not exist in the page. `act` gives null where there is nothing to do it to.
+ */
+export const timed = (act: string) => `(async () => {
 	const from = performance.now();
-	button.click();
+	if ((${act})() === null) throw new Error('nothing to do it to');
 	await new Promise(requestAnimationFrame);
 	await new Promise((done) => setTimeout(done));
 	const shown = performance.now() - from;
 	while (document.querySelector('.saved').textContent !== 'Saved') await new Promise((done) => setTimeout(done, 2));
 	return { shown, stored: performance.now() - from };
 })()`;
+
+/** Goes to a stage by its link and times until its heading stands and the frame is painted. */
+export const goTo = (href: string, heading: string) => `(async () => {
+	const link = document.querySelector('a[href$="${href}"]');
+	const from = performance.now();
+	link.click();
+	const done = () => location.pathname.endsWith('${href}') && document.querySelector('main h1')?.textContent.trim() === '${heading}';
+	while (!done()) await new Promise((next) => setTimeout(next, 1));
+	await new Promise(requestAnimationFrame);
+	await new Promise((next) => setTimeout(next));
+	return performance.now() - from;
+})()`;
+
+/** Edits timed on each screen. */
+const EDITS = 9;
+const STAGE_PATHS = ['Walk', 'Clear', 'Sort', 'Place', 'Fit', 'Mark', 'Turn', 'Keep'].map(
+	(name) => [name, `/${name.toLowerCase()}`] as const
+);
+const middle = (list: readonly number[]) =>
+	round([...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]!);
+
+/** One screen of the large home: how to get ready on it, and the edit that a person makes there. */
+interface Station {
+	readonly stage: string;
+	readonly edit: string;
+	readonly ready: (page: Page) => Promise<void>;
+	readonly act: string;
+}
+const button = (words: string) =>
+	`[...document.querySelectorAll('main button, main [role=button]')].find((b) => /^${words}/.test(b.getAttribute('aria-label') ?? b.textContent.trim()))`;
+const clicked = (words: string) =>
+	`() => { const b = ${button(words)}; if (!b) return null; b.click(); return 1; }`;
+export const STATIONS: readonly Station[] = [
+	{
+		stage: 'Turn',
+		edit: 'one taken down',
+		ready: (page) =>
+			page
+				.getByRole('button', { name: /^Take down one/ })
+				.first()
+				.waitFor(),
+		act: clicked('Take down one')
+	},
+	{
+		stage: 'Clear',
+		edit: 'one kept',
+		ready: (page) =>
+			page
+				.getByRole('button', { name: /^K ?Keep/ })
+				.first()
+				.waitFor(),
+		act: clicked('K ?Keep$')
+	},
+	{
+		stage: 'Sort',
+		edit: 'how often a thing is used, on the board',
+		ready: async (page) => {
+			await page.getByRole('link', { name: 'Board' }).click();
+			await page
+				.getByRole('button', { name: /^About / })
+				.first()
+				.click();
+			await page.getByLabel('How often').waitFor();
+		},
+		act: `() => {
+			const field = document.querySelector('aside select');
+			field.value = field.value === 'daily' ? 'weekly' : 'daily';
+			field.dispatchEvent(new Event('change', { bubbles: true }));
+			return 1;
+		}`
+	},
+	{
+		stage: 'Place',
+		edit: 'a tag pinned',
+		ready: async (page) => {
+			await page.getByRole('button', { name: 'Solve', exact: true }).click();
+			await page.locator('[data-note]').first().waitFor({ timeout: 60_000 });
+			await page.locator('[data-note]').first().press('Enter');
+			await page.keyboard.press('Escape');
+		},
+		act: clicked('(Pin here|Unpin)')
+	},
+	{
+		stage: 'Walk',
+		edit: 'a place renamed',
+		ready: async (page) => {
+			await page.locator('[data-nook]').first().press('Enter');
+			await page.getByLabel('Name of this place').waitFor();
+		},
+		act: `() => {
+			const field = document.querySelector('[aria-label="Name of this place"]');
+			field.value = field.value + 'a';
+			field.dispatchEvent(new Event('change', { bubbles: true }));
+			return 1;
+		}`
+	}
+];
 
 /** Measures the built program in the browser: the scripts of the first screen, and a large home. */
 export async function benchBrowser(): Promise<object[]> {
@@ -77,28 +176,31 @@ async function measure(base: string): Promise<object[]> {
 			bench: 'import a home of 5,000 things and 10,000 lots, in the browser',
 			ms: round(performance.now() - imported)
 		});
-		await page
-			.getByRole('navigation', { name: 'Stages' })
-			.getByRole('link', { name: 'Turn' })
-			.click();
-		await page
-			.getByRole('button', { name: /^Take down one/ })
-			.first()
-			.waitFor();
-		const times = { shown: [] as number[], stored: [] as number[] };
-		for (let i = 0; i < 7; i++) {
-			// As text: the bundler's helper names do not exist in the page.
-			const time = (await page.evaluate(CLICK_AND_TIME)) as { shown: number; stored: number };
-			times.shown.push(time.shown);
-			times.stored.push(time.stored);
+		for (const [heading, path] of STAGE_PATHS) {
+			lines.push({
+				bench: `open ${heading}`,
+				ms: round((await page.evaluate(goTo(path, heading))) as number)
+			});
 		}
-		const middle = (list: number[]) =>
-			round([...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]!);
-		lines.push({
-			bench: 'an edit in that home, Turn on screen',
-			shownMs: middle(times.shown),
-			storedMs: middle(times.stored)
-		});
+		for (const station of STATIONS) {
+			await page
+				.getByRole('navigation', { name: 'Stages' })
+				.getByRole('link', { name: station.stage })
+				.click();
+			await station.ready(page);
+			const times = { shown: [] as number[], stored: [] as number[] };
+			for (let i = 0; i < EDITS; i++) {
+				const time = (await page.evaluate(timed(station.act))) as { shown: number; stored: number };
+				times.shown.push(time.shown);
+				times.stored.push(time.stored);
+			}
+			lines.push({
+				bench: `${station.stage} on screen: ${station.edit}`,
+				shownMs: middle(times.shown),
+				worstMs: round(Math.max(...times.shown)),
+				storedMs: middle(times.stored)
+			});
+		}
 		return lines;
 	} finally {
 		await browser.close();

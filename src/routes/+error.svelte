@@ -17,7 +17,7 @@
 			export the one you were in.
 		</p>
 		<p class="soft mb-4 text-sm">The program said: {page.error?.message}</p>
-		<button class="tool tool-now" onclick={() => location.reload()}>Reload</button>
+		<button class="btn btn-primary" onclick={() => location.reload()}>Reload</button>
 	{/if}
-	<a class="tool" href="/">Back to all homes</a>
+	<a class="btn" href="/">Back to all homes</a>
 </main>

@@ -60,7 +60,7 @@
 			</p>
 		</div>
 		<button
-			class="tool tool-quiet ml-auto"
+			class="btn btn-ghost ml-auto"
 			onclick={() => theme.toggle()}
 			aria-label={theme.current === 'linen' ? 'Dark: cellar' : 'Light: linen'}
 			>{#if theme.current === 'linen'}<Moon size={20} />{:else}<Sun size={20} />{/if}</button
@@ -70,7 +70,7 @@
 	{#if desk.trouble}
 		<div role="alert" class="mb-4 border-l-4 pl-3" style="border-color:var(--color-error)">
 			<p>{troubleText(desk.trouble)} Nothing here has changed.</p>
-			<button class="tool mt-2" onclick={() => desk.refresh()}>Try again</button>
+			<button class="btn mt-2" onclick={() => desk.refresh()}>Try again</button>
 		</div>
 	{/if}
 
@@ -90,7 +90,7 @@
 							<span class="soft text-base">changed {dateText(dayOf(row.changedAt))}</span>
 						</a>
 						<button
-							class="tool tool-quiet"
+							class="btn btn-ghost"
 							onclick={() => remove(row)}
 							aria-label="Delete {row.head?.name}"><Trash2 size={18} />Delete</button
 						>
@@ -116,10 +116,10 @@
 								dayOf(row.changedAt)
 							)}</span
 						>
-						<button class="tool" onclick={() => desk.bringBack(row.id)}
+						<button class="btn" onclick={() => desk.bringBack(row.id)}
 							><Undo2 size={18} />Bring it back</button
 						>
-						<button class="tool tool-quiet" onclick={() => desk.purge([row.id])}
+						<button class="btn btn-ghost" onclick={() => desk.purge([row.id])}
 							><Trash2 size={18} />Delete for good</button
 						>
 					</li>
@@ -134,7 +134,7 @@
 			<p class="soft mb-3">
 				A made-up railway halt: 19 cabinets, 73 places, near 400 things, and the usual troubles.
 			</p>
-			<a class="tool tool-now" href="/demo"
+			<a class="btn btn-primary" href="/demo"
 				>{homes?.some((row) => row.id === DEMO_ID)
 					? 'Go on in the demo home'
 					: 'Open the demo home'}</a
@@ -151,9 +151,9 @@
 			>
 				<label class="flex flex-col gap-1"
 					>What do you call it?
-					<input class="box" bind:value={name} required maxlength="200" placeholder="Our flat" />
+					<input class="input" bind:value={name} required maxlength="200" placeholder="Our flat" />
 				</label>
-				<button class="tool self-start"><Plus size={18} />Make this home</button>
+				<button class="btn self-start"><Plus size={18} />Make this home</button>
 			</form>
 		</section>
 		<section aria-labelledby="import">
@@ -162,7 +162,7 @@
 				A file that ends in .keepnook.json, or the archive with its pictures. If that home is here
 				already, you are asked what to do.
 			</p>
-			<label class="tool relative">
+			<label class="btn relative">
 				<FolderInput size={18} />Import a home file
 				<input
 					type="file"
@@ -193,7 +193,7 @@
 									and {mended.mends.length - SHOWN_MENDS} more.
 								</li>{/if}
 						</ul>
-						<button class="tool mt-2" onclick={() => desk.takeMended()}>Bring it in mended</button>
+						<button class="btn mt-2" onclick={() => desk.takeMended()}>Bring it in mended</button>
 					{/if}
 				</div>
 			{/if}
@@ -206,13 +206,13 @@
 							: `changed ${dateText(dayOf(there.changedAt))}`}. Nothing has been changed yet.
 					</p>
 					<div class="mt-2 flex flex-col items-start gap-2">
-						<button class="tool" onclick={() => desk.settle('both')}
+						<button class="btn" onclick={() => desk.settle('both')}
 							>Keep both, the file as “{incoming.home.name} (imported)”</button
 						>
-						<button class="tool" onclick={() => desk.settle('replace')}
+						<button class="btn" onclick={() => desk.settle('replace')}
 							>Replace it; the old one can be brought back</button
 						>
-						<button class="tool tool-quiet" onclick={() => desk.settle('neither')}>Cancel</button>
+						<button class="btn btn-ghost" onclick={() => desk.settle('neither')}>Cancel</button>
 					</div>
 				</div>
 			{/if}

@@ -14,15 +14,15 @@ export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
 	hazardous: 'Hazardous drop-off'
 };
 
+// Made once: making one takes a hundred times as long as using it.
+const DAY = new Intl.DateTimeFormat('en-GB', {
+	day: 'numeric',
+	month: 'short',
+	year: 'numeric',
+	timeZone: 'UTC'
+});
 /** Writes an ISO date for reading: `31 Mar 2027`. */
-export function dateText(iso: string): string {
-	return new Intl.DateTimeFormat('en-GB', {
-		day: 'numeric',
-		month: 'short',
-		year: 'numeric',
-		timeZone: 'UTC'
-	}).format(new Date(`${iso}T00:00:00Z`));
-}
+export const dateText = (iso: string): string => DAY.format(new Date(`${iso}T00:00:00Z`));
 
 /** Says how far off a day is: `in 3 days`, `2 months ago`. */
 export function daysText(days: number): string {
@@ -38,6 +38,9 @@ export function daysText(days: number): string {
 				: `${Math.round(far / 365)} years`;
 	return days > 0 ? `in ${words}` : `${words} ago`;
 }
+
+/** What advice is about, by its strength. */
+export const STRENGTH_WORDS = ['', 'tidiness', 'quality', 'safety'] as const;
 
 /** Says what of a typed line was not understood, and how to write it. */
 export function intakeIssueText(issue: IntakeIssue): string {

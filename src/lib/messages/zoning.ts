@@ -1,3 +1,4 @@
+import { signedText, tenthsText, wholeText } from './numbers';
 import {
 	formatLength,
 	formatMass,
@@ -15,7 +16,8 @@ import type {
 	RuleAgainst,
 	SchoolVariant,
 	SmallestChange,
-	SoftCode
+	SoftCode,
+	Price
 } from '../core/zoning';
 
 /** Says why a group may not live in a nook. */
@@ -105,12 +107,12 @@ export function lotText(
 	lot: Pick<Lot, 'unit' | 'count'> | undefined,
 	isPart: boolean
 ): string {
-	const number = (value: number) => value.toLocaleString('en', { maximumFractionDigits: 1 });
-	if (lot?.unit === 'g') return `${number(count)} g ${name}`;
-	if (lot?.unit === 'meal') return `${number(count)} ${count === 1 ? 'meal' : 'meals'} of ${name}`;
+	if (lot?.unit === 'g') return `${tenthsText(count)} g ${name}`;
+	if (lot?.unit === 'meal')
+		return `${tenthsText(count)} ${count === 1 ? 'meal' : 'meals'} of ${name}`;
 	return isPart && lot
-		? `${number(count)} of ${number(lot.count)} ${name}`
-		: `${number(count)} ${name}`;
+		? `${tenthsText(count)} of ${tenthsText(lot.count)} ${name}`
+		: `${tenthsText(count)} ${name}`;
 }
 
 /** Names what of a group is in one nook. @example notesText(shares) // 'bath towels (5 of 8), flannels' */
@@ -219,7 +221,7 @@ export function smallestChangeText(change: SmallestChange, home: Home): string {
 /** Says what the wishes for a group cost; null: that was not computed yet. */
 export function wishText(price: Pick<WishPrice, 'extra' | 'atMost'> | null): string {
 	if (!price) return 'Solve again to see what that costs.';
-	const metres = (value: number) => `${Math.round(value).toLocaleString('en')} m`;
+	const metres = (value: number) => `${wholeText(value)} m`;
 	if (price.atMost < 0.5) return 'It costs nothing: the best plan has it so.';
 	if (price.extra < 0.5)
 		return `No plan was found that is better without it (at most ${metres(price.atMost)} a week).`;
@@ -248,7 +250,7 @@ export const isProven = (effort: number, bound: number): boolean =>
 export function gapText(effort: number, bound: number): string {
 	if (isProven(effort, bound)) return 'It is proven that no plan is better.';
 	const percent = ((effort - bound) / effort) * 100;
-	return `No plan can go below ${Math.round(bound).toLocaleString('en')}, so this one is at most ${
+	return `No plan can go below ${wholeText(bound)}, so this one is at most ${
 		percent < 0.1 ? 'a tenth of a per cent' : `${percent.toFixed(1)} %`
 	} from the best.`;
 }
@@ -269,4 +271,36 @@ export function proofText(proof: PlanProof, seconds: number): string {
 				? 'Proven: no plan is better.'
 				: `A better plan was found, ${proof.saved.toFixed(1)} m a week less, and it is proven that none is better still. Undo brings back the one before.`;
 	}
+}
+
+/** What a place would mean for the tag in hand, in a word on the drawing. */
+export interface PriceNote {
+	readonly text: string;
+	readonly tone: 'good' | 'fair' | 'bad';
+	readonly why?: string;
+}
+/** Up to so much more effort a week is as good as the best, m. */
+const AS_GOOD_M = 20;
+
+/**
+ * Words a price: what it adds to the week over `least`, in metres. `isPlaced`: the tag has a good place already, and
+ * is compared with that; else with the best it could have.
+ */
+export function priceNote(price: Price, least: number, isPlaced: boolean): PriceNote {
+	if (price.hard) return { text: 'no', tone: 'bad', why: hardText(price.hard) };
+	if (!price.fits)
+		return price.conflict
+			? { text: 'not together', tone: 'bad', why: hardText('conflict') }
+			: { text: 'full', tone: 'bad', why: hardText('over-capacity') };
+	const more = price.extra - least;
+	const text = Math.abs(more) < 0.5 ? (isPlaced ? 'here' : 'best') : signedText(more);
+	return { text, tone: more <= AS_GOOD_M ? 'good' : 'fair' };
+}
+
+/** Says what is wrong with where a tag was put; null: nothing is. */
+export function droppedText(name: string, price: Price): string | null {
+	if (price.hard)
+		return `${name}: ${hardText(price.hard)} Moved there anyway, and marked as breaking a rule.`;
+	if (price.fits) return null;
+	return `${name}: ${hardText(price.conflict ? 'conflict' : 'over-capacity')} Moved there anyway.`;
 }

@@ -4,11 +4,12 @@ import {
 	DEFAULT_PLACE,
 	schoolVariants,
 	scorePlan,
+	type PlaceProgress,
 	type PlaceResult,
 	type PlanScore,
 	type SchoolVariant
 } from '../core/zoning';
-import { PlaceJob, type PlaceRunner } from './place-job.svelte';
+import { Job, type JobRunner } from './job.svelte';
 
 export interface ComparedPlan {
 	readonly variant: SchoolVariant;
@@ -18,13 +19,13 @@ export interface ComparedPlan {
 
 /** Plans a home by several schools, one after the other, and keeps what was found. */
 export class Compare {
-	readonly #job: PlaceJob;
+	readonly #job: Job<PlaceResult, PlaceProgress>;
 	#plans = $state.raw<readonly ComparedPlan[]>([]);
 	#running = $state<number | null>(null);
 	#stopped = false;
 
-	constructor(runner: PlaceRunner) {
-		this.#job = new PlaceJob(runner);
+	constructor(runner: JobRunner<PlaceResult, PlaceProgress>) {
+		this.#job = new Job(runner, { bestOf: ({ best }) => best });
 	}
 
 	get plans(): readonly ComparedPlan[] {
@@ -35,8 +36,7 @@ export class Compare {
 		return this.#running;
 	}
 	get failure(): string {
-		const { state } = this.#job;
-		return state.kind === 'failed' ? state.reason : '';
+		return this.#job.failure;
 	}
 
 	async start(home: Home): Promise<void> {
@@ -47,7 +47,7 @@ export class Compare {
 			if (this.#stopped) break;
 			this.#running = i;
 			const own = { ...home, schools: variant.schools };
-			const result = await this.#job.start(own, { ...DEFAULT_PLACE });
+			const result = (await this.#job.start({ home: own, options: DEFAULT_PLACE }))?.result;
 			if (!result || result.status === 'nothing-to-place') break;
 			const score = scorePlan(home, buildZoneModel(own), result);
 			this.#plans = [...this.#plans, { variant, result, score }];

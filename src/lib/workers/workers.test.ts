@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { demoHome } from '../data/demo';
 import { generateHome } from '../core/fixtures/generate-home';
 import { apply, NOW, tinyHome } from '../core/fixtures/tiny-home';
-import { adoptPlan, toZonePlan, type PlaceResult } from '../core/zoning';
-import { PlaceJob } from '../state/place-job.svelte';
+import { adoptPlan, toZonePlan, type PlaceProgress, type PlaceResult } from '../core/zoning';
+import { Job } from '../state/job.svelte';
 import { handleFit } from './fit.protocol';
 import { JobClient, type WorkerLike } from './job-client';
 import { serveJobs } from './job-worker';
@@ -175,12 +175,14 @@ describe('a large home planned from two sides', () => {
 });
 
 describe('a run of the planner', () => {
-	const run = async (act: (job: PlaceJob) => void) => {
+	const run = async (act: (job: Job<PlaceResult, PlaceProgress>) => void) => {
 		const client = clientOf(handlePlace);
-		const job = new PlaceJob(client as never);
-		const result = job.start(tinyHome(), { seed: 1, moves: 90_000 });
+		const job = new Job<PlaceResult, PlaceProgress>(client as never, {
+			bestOf: ({ best }) => best
+		});
+		const result = job.start({ home: tinyHome(), options: { seed: 1, moves: 90_000 } });
 		act(job);
-		return { job, result: (await result) as PlaceResult | null };
+		return { job, result: (await result)?.result ?? null };
 	};
 	it('ends with the plan and is idle again', async () => {
 		const { job, result } = await run(() => worker().work());

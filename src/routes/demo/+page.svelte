@@ -27,8 +27,8 @@
 	{#if failed}
 		<h1>The demo home could not be opened</h1>
 		<p role="alert">{failed}</p>
-		<button class="tool tool-now my-3" onclick={() => location.reload()}>Try again</button>
-		<a class="tool" href="/">Back to all homes</a>
+		<button class="btn btn-primary my-3" onclick={() => location.reload()}>Try again</button>
+		<a class="btn" href="/">Back to all homes</a>
 	{:else}
 		<p role="status">Opening the demo home …</p>
 	{/if}

@@ -1,6 +1,9 @@
 import {
 	categoryOf,
 	daysBetween,
+	lotsIn,
+	lotsOf,
+	memoOn,
 	usesPerWeek,
 	type Home,
 	type Lot,
@@ -187,8 +190,8 @@ const ONE_AT_A_TIME = new Set([
 ]);
 const duplicates: Rule = ({ home, lot, thing }) => {
 	if (!ONE_AT_A_TIME.has(thing.category)) return null;
-	const owned = Object.values(home.lots)
-		.filter((other) => other.thingId === thing.id && !other.states.includes('broken'))
+	const owned = lotsOf(home, thing.id)
+		.filter((other) => !other.states.includes('broken'))
 		.reduce((sum, other) => sum + other.count, 0);
 	const used = usesPerWeek(thing) >= 7 ? 2 : 1;
 	return owned > used && lot.count > 0
@@ -196,18 +199,20 @@ const duplicates: Rule = ({ home, lot, thing }) => {
 		: null;
 };
 
+const hasBackPlace = memoOn(['nooks'], ({ nooks }) =>
+	Object.values(nooks).some(({ tags }) => tags.includes('satellite'))
+);
 /** Unopened packs beyond what is open and one more: they stand better in a back place, where there is one. */
 const spare: Rule = ({ home, lot, thing }) => {
 	const nook = lot.nookId && home.nooks[lot.nookId];
 	if (!nook || nook.tags.includes('satellite') || lot.states.includes('open') || lot.count < 1)
 		return null;
-	const hasBackPlace = Object.values(home.nooks).some((other) => other.tags.includes('satellite'));
-	const here = Object.values(home.lots)
-		.filter((other) => other.thingId === thing.id && other.nookId === nook.id)
+	const here = lotsOf(home, thing.id)
+		.filter((other) => other.nookId === nook.id)
 		.reduce((sum, other) => sum + other.count, 0);
 	const enough = usesPerWeek(thing) >= 3 ? 3 : 2;
-	return hasBackPlace &&
-		here > enough &&
+	return here > enough &&
+		hasBackPlace(home) &&
 		thing.needs.every((need) => need === 'dry' || need === 'dark')
 		? advise('back-stock', 1, 'spare', { here, enough, name: thing.name })
 		: null;
@@ -225,8 +230,8 @@ const apart: Rule = ({ home, lot, thing }) => {
 	const strong = thing.hazards.includes('medicine') || thing.hazards.includes('cleaner');
 	const nook = lot.nookId && home.nooks[lot.nookId];
 	if (!strong || !nook) return null;
-	const food = Object.values(home.lots).find((other) => {
-		const mate = other.nookId === nook.id && other.count > 0 && home.things[other.thingId];
+	const food = lotsIn(home, nook.id).find((other) => {
+		const mate = home.things[other.thingId];
 		return mate && categoryOf(mate.category).area === 'food';
 	});
 	return food
@@ -240,8 +245,8 @@ const allergen: Rule = ({ home, lot, thing }) => {
 	const who = Object.values(home.people).find((person) =>
 		person.allergies.some((word) => thing.name.toLowerCase().includes(word.toLowerCase()))
 	);
-	const mixed = Object.values(home.lots).some((other) => {
-		const mate = other.nookId === lot.nookId && other.count > 0 && home.things[other.thingId];
+	const mixed = lotsIn(home, lot.nookId).some((other) => {
+		const mate = home.things[other.thingId];
 		return mate && !mate.hazards.includes('allergen') && categoryOf(mate.category).area === 'food';
 	});
 	return who && mixed ? advise('move', 2, 'allergen-apart', { person: who.name }) : null;

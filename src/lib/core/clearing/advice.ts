@@ -1,13 +1,10 @@
-import { dayOf, type Decision, type Home, type Verdict } from '../model';
+import { dayOf, decisionsOn, type Decision, type Home, type Verdict } from '../model';
 import { RULES, type Advice, type AdviceContext } from './advice-rules';
 
 /** Finds the last decision on a lot that went against advice of a code. */
 function overrulingOf(home: Home, lotId: string, code: string): Decision | undefined {
-	return Object.values(home.decisions)
-		.filter(
-			({ lotId: of, advised, verdict }) =>
-				of === lotId && advised?.code === code && advised.verdict !== verdict
-		)
+	return decisionsOn(home, lotId)
+		.filter(({ advised, verdict }) => advised?.code === code && advised.verdict !== verdict)
 		.sort((a, b) => (a.at < b.at ? 1 : -1))[0];
 }
 

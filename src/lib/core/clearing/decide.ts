@@ -1,5 +1,8 @@
 import {
 	dayOf,
+	lotsIn,
+	memoOn,
+	stock,
 	DecisionId,
 	LotId,
 	UseEventId,
@@ -112,8 +115,8 @@ export function undecidedLots(
 			)
 			.map((decision) => decision.lotId as string)
 	);
-	return Object.values(home.lots)
-		.filter((lot) => lot.nookId === nookId && lot.count > 0 && !done.has(lot.id))
+	return lotsIn(home, nookId)
+		.filter((lot) => !done.has(lot.id))
 		.map((lot) => lot.id as string);
 }
 
@@ -166,13 +169,16 @@ export function decisionOrder(
 }
 
 /** Counts the lots of each place whose time has passed on `today`; places without any are left out. */
-export function pastByPlace(home: Home, today: string): ReadonlyMap<string, number> {
-	const counts = new Map<string, number>();
-	for (const lot of Object.values(home.lots)) {
-		const thing = home.things[lot.thingId];
-		if (!lot.nookId || lot.count <= 0 || !thing) continue;
-		const date = effectiveDate(lot, thing);
-		if (date && date.on < today) counts.set(lot.nookId, (counts.get(lot.nookId) ?? 0) + 1);
+export const pastByPlace = memoOn(
+	['lots', 'things'],
+	(home, today: string): ReadonlyMap<string, number> => {
+		const counts = new Map<string, number>();
+		for (const lot of stock(home)) {
+			const thing = home.things[lot.thingId];
+			const date = lot.nookId && thing ? effectiveDate(lot, thing) : null;
+			if (lot.nookId && date && date.on < today)
+				counts.set(lot.nookId, (counts.get(lot.nookId) ?? 0) + 1);
+		}
+		return counts;
 	}
-	return counts;
-}
+);

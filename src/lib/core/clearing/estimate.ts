@@ -1,4 +1,4 @@
-import { DEFAULT_SETTINGS, type Home, type NookKind, type Settings } from '../model';
+import { DEFAULT_SETTINGS, lotsIn, type Home, type NookKind, type Settings } from '../model';
 import { workedMinutes } from './sessions';
 
 export interface ClearWork {
@@ -86,9 +86,7 @@ export function estimateClear(
 
 /** Estimates a place of a home: what stands in it now, its kind, and what was learned there. */
 export function estimatePlace(home: Home, nookId: string, hands = 1): ClearEstimate {
-	const things = Object.values(home.lots).filter(
-		(lot) => lot.nookId === nookId && lot.count > 0
-	).length;
+	const things = lotsIn(home, nookId).length;
 	const kind = home.nooks[nookId]?.kind;
 	return estimateClear({ things, hands }, home.settings, kind ? learnedRatio(home, kind) : NONE);
 }

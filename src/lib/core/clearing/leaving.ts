@@ -1,4 +1,13 @@
-import { addDays, type Decision, type Edit, type Home, type Verdict } from '../model';
+import {
+	addDays,
+	lotsIn,
+	memoOn,
+	type Decision,
+	type Edit,
+	type Home,
+	type HomePart,
+	type Verdict
+} from '../model';
 
 /** Verdicts after which the goods are out of the home. */
 export const LEAVING: ReadonlySet<Verdict> = new Set([
@@ -41,7 +50,7 @@ export interface OutList {
 const ORDER: readonly Verdict[] = ['hazardous', 'return', 'give', 'recycle', 'discard', 'hold'];
 
 /** Gathers what is decided to go and is not gone, and what is on hold, a list each; empty lists are left out. */
-export function goingOut(home: Home, today: string): OutList[] {
+export const goingOut = memoOn(['decisions', 'things'], (home, today: string): OutList[] => {
 	const waiting = Object.values(home.decisions).filter(
 		(decision) => decision.dueOn !== null && decision.doneOn === null
 	);
@@ -61,7 +70,7 @@ export function goingOut(home: Home, today: string): OutList[] {
 				overdue: decision.dueOn! < today
 			}))
 	})).filter((list) => list.items.length > 0);
-}
+});
 
 /** Makes the edit that ticks things off as out of the house, or back on with null. */
 export function markGone(decisionIds: readonly string[], on: string | null): Edit {
@@ -86,10 +95,9 @@ export function changeLeaving(
 
 /** What lies out of its place: stock on the table, and what was decided to go today and is still here. */
 export function onTheTable(
-	home: Home
+	home: HomePart<'lots' | 'things'>
 ): { readonly lotId: string; readonly name: string; readonly count: number }[] {
-	return Object.values(home.lots)
-		.filter((lot) => lot.nookId === null && lot.count > 0)
+	return lotsIn(home, null)
 		.map((lot) => ({
 			lotId: lot.id,
 			name: home.things[lot.thingId]?.name ?? 'something',

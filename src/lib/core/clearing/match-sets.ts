@@ -1,5 +1,5 @@
 import { piecesIn } from '../grouping';
-import type { Home, Lot, Thing } from '../model';
+import { memoOn, stock, type Lot, type Thing } from '../model';
 
 /** A vessel or a lid with the rim by which it is matched. */
 export interface RimPiece {
@@ -129,18 +129,20 @@ export interface RimLot {
 	readonly lot: Lot;
 }
 
-/** Every vessel and lid of a home, one entry a piece, keyed `lot/number`. */
-export function rimPieces(home: Home): {
+interface RimPieces {
 	readonly vessels: readonly RimPiece[];
 	readonly lids: readonly RimPiece[];
 	readonly lotOf: ReadonlyMap<string, RimLot>;
-} {
+}
+/** Every vessel and lid of a home, one entry a piece, keyed `lot/number`. */
+export const rimPieces = memoOn(['lots', 'things'], (home): RimPieces => {
 	const vessels: RimPiece[] = [];
 	const lids: RimPiece[] = [];
 	const lotOf = new Map<string, RimLot>();
-	for (const lot of Object.values(home.lots).sort((a, b) => (a.id < b.id ? -1 : 1))) {
+	const rimmed = stock(home).filter((lot) => home.things[lot.thingId]?.rim);
+	for (const lot of rimmed.sort((a, b) => (a.id < b.id ? -1 : 1))) {
 		const thing = home.things[lot.thingId];
-		if (!thing?.rim || lot.count <= 0 || lot.states.includes('broken')) continue;
+		if (!thing?.rim || lot.states.includes('broken')) continue;
 		const { part, shape, widthMm, depthMm } = thing.rim;
 		for (let i = 1; i <= piecesIn(lot); i++) {
 			const key = `${lot.id}/${i}`;
@@ -149,13 +151,13 @@ export function rimPieces(home: Home): {
 		}
 	}
 	return { vessels, lids, lotOf };
-}
+});
 
 /** Matches all vessels and lids of a home. */
-export const matchHome = (home: Home): SetMatch => {
+export const matchHome = memoOn(['lots', 'things'], (home): SetMatch => {
 	const { vessels, lids } = rimPieces(home);
 	return matchSets(vessels, lids);
-};
+});
 
 /** Joins pairs of like vessels and like lids into one line each, in the order of the pairs. */
 export function joinAlike(

@@ -1,5 +1,6 @@
 import {
 	LotId,
+	lotsIn,
 	pieceVolumeMl,
 	usesPerWeek,
 	type Edit,
@@ -37,9 +38,10 @@ const worthOf = (thing: Thing, nth: number): number => usesPerWeek(thing) / nth 
  * elsewhere and want in.
  */
 export function wantingOf(home: Home, nookId: string, others: readonly string[] = []): Wanting[] {
-	const here = Object.values(home.lots)
-		.filter((lot) => lot.count > 0 && (lot.nookId === nookId || others.includes(lot.id)))
-		.sort((a, b) => (a.id < b.id ? -1 : 1));
+	const guests = others.flatMap((id) => home.lots[id] ?? []).filter(({ count }) => count > 0);
+	const here = [...new Set([...lotsIn(home, nookId), ...guests])].sort((a, b) =>
+		a.id < b.id ? -1 : 1
+	);
 	const { lotOf } = rimPieces(home);
 	const mateOf = new Map(matchHome(home).pairs.map(({ vessel, lid }) => [vessel, lid]));
 	const mates = new Set(mateOf.values());

@@ -1,5 +1,5 @@
 import strays from '../../../../data/strays.json';
-import { categoryOf, type Home } from '../model';
+import { categoryOf, lotsIn, type Home } from '../model';
 
 /** Where things of a kind of place hide when they are not in it. */
 export interface Stray {
@@ -18,8 +18,8 @@ export function straysFor(home: Home, nookId: string): Stray[] {
 	const nook = home.nooks[nookId];
 	const weights = new Map<string, number>();
 	const add = (key: string, by: number) => weights.set(key, (weights.get(key) ?? 0) + by);
-	for (const lot of Object.values(home.lots)) {
-		const thing = lot.nookId === nookId && lot.count > 0 ? home.things[lot.thingId] : undefined;
+	for (const lot of lotsIn(home, nookId)) {
+		const thing = home.things[lot.thingId];
 		if (!thing) continue;
 		add(thing.category, 1);
 		add(categoryOf(thing.category).area, 1);

@@ -1,9 +1,11 @@
 import {
 	memoOn,
 	pieceVolumeMl,
+	stock,
 	type ClearingSession,
 	type Decision,
 	type Home,
+	type HomePart,
 	type Verdict
 } from '../model';
 import { piecesIn } from '../grouping';
@@ -59,16 +61,16 @@ function lastWord(decisions: readonly Decision[]): Decision[] {
 	return [...last.values()];
 }
 
-function heldMl(home: Home): ReadonlyMap<string | null, number> {
+function heldMl(home: HomePart<'lots' | 'things'>): ReadonlyMap<string | null, number> {
 	const held = new Map<string | null, number>();
-	for (const lot of Object.values(home.lots)) {
+	for (const lot of stock(home)) {
 		const thing = home.things[lot.thingId];
-		if (thing && lot.count > 0)
+		if (thing)
 			held.set(lot.nookId, (held.get(lot.nookId) ?? 0) + pieceVolumeMl(thing) * piecesIn(lot));
 	}
 	return held;
 }
-const heldByPlace = memoOn((home) => [home.lots, home.things], heldMl);
+const heldByPlace = memoOn(['lots', 'things'], heldMl);
 
 function tallyOf(
 	home: Home,

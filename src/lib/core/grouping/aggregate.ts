@@ -203,7 +203,7 @@ export function groupFigures(
 
 /** Computes the figures of every group, by id, whatever the order of the records. */
 export const allGroupFigures = memoOn(
-	(home) => [home.things, home.lots, home.groups, home.people],
+	['things', 'lots', 'groups', 'people'],
 	(home): readonly GroupFigures[] => {
 		const holdings = holdingsByGroup(home);
 		const avoided = householdAllergens(home);

@@ -1,3 +1,4 @@
+import { isDraft } from 'immer';
 import { z } from 'zod';
 import rows from '../../../../data/allergens.json';
 import { wordStems, type Home, type Thing } from '../model';
@@ -22,16 +23,23 @@ const TABLE = z
 const FREE = /([\p{L}]+)[- ]free\b/giu;
 const clean = (name: string) => name.trim().toLowerCase();
 
+type NamedFood = Pick<Thing, 'name' | 'category' | 'allergens'>;
+// Things are never changed in place, so what was read of one holds as long as it is the same.
+const known = new WeakMap<NamedFood, Allergens>();
+
 /**
  * Reads the allergens of a food: what was said by hand, else what its name says. A name is a hint and no promise:
  * the pack decides, and the screens say so. Goods that are not food have none.
  * @example allergensOf({ name: 'sesame-free crispbread', category: 'food.snacks', allergens: null }).freeFrom // ['sesame']
  */
-export function allergensOf({
-	name,
-	category,
-	allergens
-}: Pick<Thing, 'name' | 'category' | 'allergens'>): Allergens {
+export function allergensOf(thing: NamedFood): Allergens {
+	if (isDraft(thing)) return readAllergens(thing);
+	const found = known.get(thing) ?? readAllergens(thing);
+	known.set(thing, found);
+	return found;
+}
+
+function readAllergens({ name, category, allergens }: NamedFood): Allergens {
 	if (allergens)
 		return {
 			contains: allergens.contains.map(clean),

@@ -1,5 +1,5 @@
-import type { Home } from '../model';
-import { baseAboveFloorMm, climateOf, nooksInOrder, usableSpace } from '../survey';
+import type { HomePart } from '../model';
+import { baseAboveFloorMm, climateOf, nooksInOrder, usableSpace, type Places } from '../survey';
 import { filled, type Bucket, type Card, type Cold } from './buckets';
 
 /** What one measured place takes. */
@@ -14,7 +14,7 @@ export interface Room {
 }
 
 /** Lists what each measured place of a home takes, in the order of the nooks; places kept for "use first" are none. */
-export function measuredRooms(home: Home): Room[] {
+export function measuredRooms(home: Places & HomePart<'settings'>): Room[] {
 	return nooksInOrder(home).flatMap((place): Room[] => {
 		const space = usableSpace(place.nook, baseAboveFloorMm(place), home.settings);
 		if (!space.ok || place.nook.tags.includes('use-first')) return [];
@@ -51,16 +51,17 @@ const MORE_PLACES = 4;
 export function partOutsize(bucket: Bucket, rooms: readonly Room[]): Bucket[] {
 	if (bucket.closed || bucket.cards.length < 2) return [bucket];
 	const open = rooms.filter(({ cold }) => cold === bucket.main.cold);
-	const placesOf = (cards: readonly Card[]) =>
-		open.filter((room) => cards.every((card) => enters(card, room))).length;
-	const places = placesOf(bucket.cards);
 	const order = bucket.cards
-		.map((card) => ({ card, places: placesOf([card]) }))
+		.map((card) => ({ card, places: open.filter((room) => enters(card, room)).length }))
 		.sort((a, b) => a.places - b.places || (a.card.thing.id < b.card.thing.id ? -1 : 1))
 		.map(({ card }) => card);
+	// A place takes the rest once all that do not enter it are parted off.
+	const needed = open.map((room) => order.findLastIndex((card) => !enters(card, room)) + 1);
+	const placesWithout = (few: number) => needed.filter((count) => count <= few).length;
+	const places = placesWithout(0);
 	for (let few = 1; few <= order.length / 2; few++) {
+		if (placesWithout(few) < MORE_PLACES * Math.max(1, places)) continue;
 		const [large, rest] = [order.slice(0, few), order.slice(few)];
-		if (placesOf(rest) < MORE_PLACES * Math.max(1, places)) continue;
 		return [
 			{ ...bucket, ...filled(rest) },
 			{

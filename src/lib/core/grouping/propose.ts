@@ -1,4 +1,4 @@
-import { memoOn, type GroupReason, type Home, type Thing } from '../model';
+import { memoOn, type GroupReason, type HomePart, type Thing } from '../model';
 import { allergensOf, householdAllergens } from './allergens';
 import { cardOf, filled, isSliver, join, nearestKin, type Bucket, type Card } from './buckets';
 import { cutToFit, measuredRooms, partOutsize } from './cut';
@@ -15,7 +15,7 @@ export interface ProposedGroup {
 	readonly why: readonly GroupReason[];
 }
 
-function piecesByThing(home: Home): Map<string, number> {
+function piecesByThing(home: HomePart<'things' | 'lots' | 'groups'>): Map<string, number> {
 	const pieces = new Map<string, number>();
 	for (const holdings of holdingsByGroup(home).values())
 		for (const { thing, pieces: held } of holdings)
@@ -24,7 +24,7 @@ function piecesByThing(home: Home): Map<string, number> {
 }
 
 /** Makes a card of each thing that is in stock or was put somewhere by hand; by id. */
-function cardsOf(home: Home): Card[] {
+function cardsOf(home: HomePart<'things' | 'lots' | 'groups' | 'people' | 'pets'>): Card[] {
 	const pieces = piecesByThing(home);
 	const avoided = householdAllergens(home);
 	const several = Object.keys(home.people).length > 1;
@@ -46,14 +46,14 @@ function cardsOf(home: Home): Card[] {
 		);
 }
 
-const isFixed = (home: Home, { thing }: Card) =>
+const isFixed = (home: HomePart<'groups'>, { thing }: Card) =>
 	thing.groupByHand && thing.groupId !== null && !!home.groups[thing.groupId];
 
 const keyOf = ({ category, cold, rule, person, free, pet }: Card) =>
 	[category.code, cold, rule, person, free, pet].join('|');
 
 /** Sorts the free cards by category, climate, hazard, person, diet and pet. */
-function seed(home: Home, cards: readonly Card[]): Bucket[] {
+function seed(home: HomePart<'people' | 'pets'>, cards: readonly Card[]): Bucket[] {
 	const byKey = new Map<string, Card[]>();
 	for (const card of cards) byKey.set(keyOf(card), [...(byKey.get(keyOf(card)) ?? []), card]);
 	const keysOf = new Map<string, number>();
@@ -108,7 +108,7 @@ function kitsOf(cards: readonly Card[]): { kits: Bucket[]; rest: Card[] } {
  * Finds where what is free of a key follows what was put by hand: a group that holds more of the key than is free.
  * One thing moved by hand draws no others after it.
  */
-function followed(home: Home, fixed: readonly Card[], bucket: Bucket): string | null {
+function followed(fixed: readonly Card[], bucket: Bucket): string | null {
 	const counts = new Map<string, number>();
 	for (const card of fixed)
 		if (keyOf(card) === bucket.key) {
@@ -146,7 +146,7 @@ function joinToFit(buckets: Bucket[], limit: number): void {
 }
 
 /** Gives each bucket the group that already holds most of its things, each group to one bucket. */
-function carryOn(home: Home, buckets: readonly Bucket[]): void {
+function carryOn(home: HomePart<'groups'>, buckets: readonly Bucket[]): void {
 	const taken = new Set(buckets.flatMap(({ groupId }) => groupId ?? []));
 	const offers = buckets
 		.filter(({ groupId }) => groupId === null)
@@ -183,25 +183,14 @@ function carryOn(home: Home, buckets: readonly Bucket[]): void {
  * nothing to propose.
  */
 export const proposeGroups = memoOn(
-	(home) => [
-		home.things,
-		home.lots,
-		home.groups,
-		home.people,
-		home.pets,
-		home.nooks,
-		home.cabinets,
-		home.runs,
-		home.rooms,
-		home.settings
-	],
+	['things', 'lots', 'groups', 'people', 'pets', 'nooks', 'cabinets', 'runs', 'rooms', 'settings'],
 	(home): readonly ProposedGroup[] => {
 		const cards = cardsOf(home);
 		const fixed = cards.filter((card) => isFixed(home, card));
 		const { kits, rest } = kitsOf(cards.filter((card) => !isFixed(home, card)));
 		const rooms = measuredRooms(home);
 		const seeds = seed(home, rest);
-		for (const bucket of seeds) bucket.groupId = followed(home, fixed, bucket);
+		for (const bucket of seeds) bucket.groupId = followed(fixed, bucket);
 		const buckets = [...kits, ...seeds].flatMap((bucket) =>
 			bucket.groupId === null && !bucket.closed
 				? partOutsize(bucket, rooms).flatMap((part) => cutToFit(part, rooms))

@@ -1,5 +1,13 @@
 import { current } from 'immer';
-import { memoOn, type Home, type Lot, type LotId, type Thing } from '../model';
+import {
+	lotsOf,
+	memoOn,
+	type Home,
+	type HomePart,
+	type Lot,
+	type LotId,
+	type Thing
+} from '../model';
 
 /** What a group holds of one thing. */
 export interface Holding {
@@ -42,14 +50,9 @@ export function partLot(lots: Home['lots'], lot: Lot, count: number, id: LotId):
 	return part;
 }
 
-function computeHoldings(home: Home): ReadonlyMap<string | null, readonly Holding[]> {
-	const lots = new Map<string, Lot[]>();
-	for (const lot of Object.values(home.lots))
-		if (lot.count > 0) {
-			const list = lots.get(lot.thingId);
-			if (list) list.push(lot);
-			else lots.set(lot.thingId, [lot]);
-		}
+function computeHoldings(
+	home: HomePart<'things' | 'lots' | 'groups'>
+): ReadonlyMap<string | null, readonly Holding[]> {
 	const spareGroups = new Map<string, string>();
 	for (const id of Object.keys(home.groups).sort()) {
 		const { stockOf } = home.groups[id]!;
@@ -68,7 +71,7 @@ function computeHoldings(home: Home): ReadonlyMap<string | null, readonly Holdin
 		else groups.set(key, [holding]);
 	};
 	for (const thing of Object.values(home.things).sort((a, b) => (a.id < b.id ? -1 : 1))) {
-		const own = lots.get(thing.id) ?? [];
+		const own = lotsOf(home, thing.id);
 		const key = thing.groupId && home.groups[thing.groupId] ? thing.groupId : null;
 		const spareKey = key === null ? undefined : spareGroups.get(key);
 		if (spareKey === undefined) {
@@ -83,14 +86,11 @@ function computeHoldings(home: Home): ReadonlyMap<string | null, readonly Holdin
 }
 
 /** Gathers the things of each group with their stock; things without a group stand under `null`. */
-export const holdingsByGroup = memoOn(
-	(home) => [home.things, home.lots, home.groups],
-	computeHoldings
-);
+export const holdingsByGroup = memoOn(['things', 'lots', 'groups'], computeHoldings);
 
 /** Gives the group that each lot in stock belongs to: its thing's, or the one that keeps the spares of it. */
 export const groupOfLots = memoOn(
-	(home) => [home.things, home.lots, home.groups],
+	['things', 'lots', 'groups'],
 	(home): ReadonlyMap<string, string> =>
 		new Map(
 			[...holdingsByGroup(home)].flatMap(([groupId, holdings]) =>

@@ -126,3 +126,5 @@ export const Home = z.strictObject({
 	useEvents: collection(UseEvent)
 });
 export type Home = z.infer<typeof Home>;
+/** What a computation reads of a home. @example HomePart<'things' | 'lots'> */
+export type HomePart<Key extends keyof Home> = Pick<Home, Key>;

@@ -53,7 +53,18 @@ export {
 	type Danger
 } from './categories';
 export { pieceVolumeMl } from './volume';
+export { type HomePart } from './home';
+export { activePlan } from './selectors';
 export { cacheByKey, memoOn } from './memo';
+export {
+	decidedLots,
+	decisionsOn,
+	groupBy,
+	lotsIn,
+	lotsOf,
+	stock,
+	thingsOf
+} from './shared-indexes';
 export {
 	formatQuantity,
 	parseQuantity,

@@ -6,13 +6,10 @@ import { memoOn } from './memo';
 describe('memoOn', () => {
 	const counting = () => {
 		let runs = 0;
-		const count = memoOn(
-			(home) => [home.lots, home.groups],
-			(home) => {
-				runs++;
-				return Object.keys(home.lots).length;
-			}
-		);
+		const count = memoOn(['lots', 'groups'], (home) => {
+			runs++;
+			return Object.keys(home.lots).length;
+		});
 		return { count, runs: () => runs };
 	};
 	it('computes once for the same collections, also across edits elsewhere', () => {

@@ -1,24 +1,30 @@
 import { isDraft } from 'immer';
 import type { Home } from './home';
 
+/** Answers kept for one state of a home: for two days, or two spans of days, at once. */
+const KEPT = 4;
+
 /**
- * Remembers the last answer for a part of a home. Homes are never changed in place, so the same collections mean
- * the same answer; an edit to another collection keeps it. A draft under edit is computed anew and not remembered.
- * `parts` names the collections that `compute` reads; the first one holds the memory, weakly.
- * @example const figures = memoOn((home) => [home.things, home.lots], computeFigures)
+ * Remembers the last answers for a part of a home. Homes are never changed in place, so the same collections and the
+ * same further arguments mean the same answer; an edit to another collection keeps it. A draft under edit is computed
+ * anew and not remembered. `keys` name what `compute` reads: it is given no more than that, so that an omission is a
+ * type error. The first of them is a collection and holds the memory, weakly.
+ * @example const past = memoOn(['lots', 'things'], ({ lots, things }, today: string) => countPast(lots, things, today))
  */
-export function memoOn<Result>(
-	parts: (home: Home) => readonly [object, ...unknown[]],
-	compute: (home: Home) => Result
-): (home: Home) => Result {
-	const known = new WeakMap<object, { parts: readonly unknown[]; result: Result }>();
-	return (home) => {
-		if (isDraft(home)) return compute(home);
-		const now = parts(home);
-		const found = known.get(now[0]);
-		if (found && found.parts.every((part, i) => part === now[i])) return found.result;
-		const result = compute(home);
-		known.set(now[0], { parts: now, result });
+export function memoOn<Key extends keyof Home, Args extends readonly unknown[], Result>(
+	keys: readonly [Key, ...Key[]],
+	compute: (home: Pick<Home, Key>, ...args: Args) => Result
+): (home: Pick<Home, Key>, ...args: Args) => Result {
+	const known = new WeakMap<object, { parts: readonly unknown[]; result: Result }[]>();
+	return (home, ...args) => {
+		const holder = home[keys[0]] as object;
+		if (isDraft(home) || isDraft(holder)) return compute(home, ...args);
+		const parts = [...keys.map((key) => home[key]), ...args];
+		const memory = known.get(holder) ?? [];
+		const found = memory.find((entry) => entry.parts.every((part, i) => part === parts[i]));
+		if (found) return found.result;
+		const result = compute(home, ...args);
+		known.set(holder, [{ parts, result }, ...memory.slice(0, KEPT - 1)]);
 		return result;
 	};
 }

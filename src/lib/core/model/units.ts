@@ -102,12 +102,17 @@ export function formatLength(mm: number, unit: LengthUnit): string {
 	return `${Math.round(mm)} mm`;
 }
 
+// Formatters are made once: making one takes a hundred times as long as using it.
+const TENTHS = new Intl.NumberFormat('en', { minimumFractionDigits: 1, maximumFractionDigits: 1 });
+const WHOLE = new Intl.NumberFormat('en', { maximumFractionDigits: 0 });
+
 /**
- * Writes a volume with its unit: millilitres below one litre, else litres with one decimal.
- * @example formatVolume(4250) // '4.3 l'
+ * Writes a volume with its unit: millilitres below one litre, litres with one decimal below ten.
+ * @example formatVolume(4250) // '4.3 l'; formatVolume(36_100) // '36 l'
  */
 export function formatVolume(ml: number): string {
-	return ml < 1000 ? `${Math.round(ml)} ml` : `${(ml / 1000).toFixed(1)} l`;
+	if (Math.round(ml) < 1000) return `${Math.round(ml)} ml`;
+	return `${(ml < 9950 ? TENTHS : WHOLE).format(ml / 1000)} l`;
 }
 
 /** Writes a mass with its unit: grams below one kilogram. @example formatMass(2500) // '2.5 kg' */
@@ -115,7 +120,26 @@ export function formatMass(g: number): string {
 	return g < 1000 ? `${Math.round(g)} g` : `${Number((g / 1000).toFixed(1))} kg`;
 }
 
-/** Writes money from minor units. @example formatMoney(1250, 'EUR') // '€12.50' */
+const moneyBy = new Map<string, Intl.NumberFormat>();
+/** From here on the small coins say nothing, minor units. */
+const WHOLE_FROM_MINOR = 10_000;
+
+/**
+ * Writes money from minor units, without small coins where there are none and from a hundred up.
+ * @example formatMoney(1250, 'EUR') // '€12.50'; formatMoney(11_149, 'EUR') // '€111'
+ */
 export function formatMoney(minor: number, currency: string): string {
-	return new Intl.NumberFormat('en', { style: 'currency', currency }).format(minor / 100);
+	const whole = Math.abs(minor) >= WHOLE_FROM_MINOR;
+	const key = `${currency}/${whole}`;
+	const known = moneyBy.get(key);
+	const format =
+		known ??
+		new Intl.NumberFormat('en', {
+			style: 'currency',
+			currency,
+			trailingZeroDisplay: 'stripIfInteger',
+			...(whole ? { maximumFractionDigits: 0 } : {})
+		});
+	if (!known) moneyBy.set(key, format);
+	return format.format(minor / 100);
 }

@@ -2,6 +2,7 @@ import {
 	addDays,
 	daysBetween,
 	memoOn,
+	stock,
 	type Decision,
 	type Home,
 	type Lot,
@@ -31,51 +32,48 @@ export function byFirstExpired(a: Pick, b: Pick): number {
 }
 
 /** Lists all stock that is not used up, the first to use on top. `today` is an ISO date. */
-export function picksOf(home: Home, today: string): Pick[] {
-	return Object.values(home.lots)
-		.filter((lot) => lot.count > 0)
+export const picksOf = memoOn(['lots', 'things'], (home, today: string): readonly Pick[] =>
+	stock(home)
 		.flatMap((lot) => {
 			const thing = home.things[lot.thingId];
 			if (!thing) return [];
 			const date = effectiveDate(lot, thing);
 			return [{ lot, thing, date, daysLeft: date ? daysBetween(today, date.on) : null }];
 		})
-		.sort(byFirstExpired);
-}
+		.sort(byFirstExpired)
+);
 
 /** Ids of the lots of which the last word in Clear was "use first". */
-const saidUseFirst = memoOn(
-	(home) => [home.decisions],
-	(home): ReadonlySet<string> => {
-		const last = new Map<string, Decision>();
-		for (const decision of Object.values(home.decisions)) {
-			const known = last.get(decision.lotId);
-			if (!known || known.at < decision.at) last.set(decision.lotId, decision);
-		}
-		return new Set(
-			[...last].flatMap(([lotId, { verdict }]) => (verdict === 'use-first' ? [lotId] : []))
-		);
+const saidUseFirst = memoOn(['decisions'], (home): ReadonlySet<string> => {
+	const last = new Map<string, Decision>();
+	for (const decision of Object.values(home.decisions)) {
+		const known = last.get(decision.lotId);
+		if (!known || known.at < decision.at) last.set(decision.lotId, decision);
 	}
-);
+	return new Set(
+		[...last].flatMap(([lotId, { verdict }]) => (verdict === 'use-first' ? [lotId] : []))
+	);
+});
 
 /**
  * Lists what should be used within `days` (or is past its date), and what was decided to be used first whatever its
  * date; first to use on top.
  */
-export function useFirst(home: Home, today: string, days = 14): Pick[] {
-	const last = addDays(today, days);
-	const said = saidUseFirst(home);
-	const found: Pick[] = [];
-	// A plain loop: this runs over all stock on every edit.
-	for (const id in home.lots) {
-		const lot = home.lots[id]!;
-		const thing = lot.count > 0 ? home.things[lot.thingId] : undefined;
-		const date = thing ? effectiveDate(lot, thing) : null;
-		if (thing && ((date && date.on <= last) || said.has(lot.id)))
-			found.push({ lot, thing, date, daysLeft: date ? daysBetween(today, date.on) : null });
+export const useFirst = memoOn(
+	['lots', 'things', 'decisions'],
+	(home, today: string, days: number): readonly Pick[] => {
+		const last = addDays(today, days);
+		const said = saidUseFirst(home);
+		const found: Pick[] = [];
+		for (const lot of stock(home)) {
+			const thing = home.things[lot.thingId];
+			const date = thing ? effectiveDate(lot, thing) : null;
+			if (thing && ((date && date.on <= last) || said.has(lot.id)))
+				found.push({ lot, thing, date, daysLeft: date ? daysBetween(today, date.on) : null });
+		}
+		return found.sort(byFirstExpired);
 	}
-	return found.sort(byFirstExpired);
-}
+);
 
 /** Picks the lot of a thing that should be taken next; null when there is none. */
 export function nextLot(home: Home, thingId: string, today: string): Lot | null {

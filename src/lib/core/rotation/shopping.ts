@@ -1,4 +1,4 @@
-import { categoryOf, usesPerWeek, type Home, type Thing } from '../model';
+import { categoryOf, memoOn, stock, usesPerWeek, type HomePart, type Thing } from '../model';
 import { lifeOf } from './life';
 
 export type ShoppingReason = 'run-out' | 'below-par' | 'wanted-again' | 'container';
@@ -19,12 +19,12 @@ export interface ShoppingLine {
 }
 
 /** Sums what is held of each thing, in packs; grams and meals do not count as packs. */
-export function packsHeld(home: Home): Map<string, number> {
+export const packsHeld = memoOn(['lots'], (home): ReadonlyMap<string, number> => {
 	const held = new Map<string, number>();
-	for (const lot of Object.values(home.lots))
+	for (const lot of stock(home))
 		if (lot.unit === 'pack') held.set(lot.thingId, (held.get(lot.thingId) ?? 0) + lot.count);
 	return held;
-}
+});
 
 const DAYS_PER_WEEK = 7;
 /**
@@ -64,7 +64,7 @@ function stockLine(thing: Thing, have: number, wanted: boolean): ShoppingLine | 
 	};
 }
 
-function containerLines(home: Home): ShoppingLine[] {
+function containerLines(home: HomePart<'fitPlans' | 'containerKinds'>): ShoppingLine[] {
 	const needed = new Map<string, number>();
 	for (const plan of Object.values(home.fitPlans))
 		for (const { kindId } of plan.placements) needed.set(kindId, (needed.get(kindId) ?? 0) + 1);
@@ -93,19 +93,22 @@ function containerLines(home: Home): ShoppingLine[] {
  * Makes the shopping list: what is below par or run out, what a decision asked to be bought again, and containers
  * that fit plans need beyond those owned. Things marked "do not buy again" are left out. By shop shelf, then name.
  */
-export function shoppingList(home: Home): ShoppingLine[] {
-	const held = packsHeld(home);
-	const wantedIds = new Set(
-		Object.values(home.decisions)
-			.filter((decision) => decision.wantAgain)
-			.map((decision) => decision.thingId)
-	);
-	const goods = Object.values(home.things).flatMap((thing) => {
-		if (thing.avoid) return [];
-		const line = stockLine(thing, held.get(thing.id) ?? 0, wantedIds.has(thing.id));
-		return line ? [line] : [];
-	});
-	return [...goods, ...containerLines(home)].sort(
-		(a, b) => a.shelf.localeCompare(b.shelf, 'en') || a.name.localeCompare(b.name, 'en')
-	);
-}
+export const shoppingList = memoOn(
+	['things', 'lots', 'decisions', 'fitPlans', 'containerKinds'],
+	(home): readonly ShoppingLine[] => {
+		const held = packsHeld(home);
+		const wantedIds = new Set(
+			Object.values(home.decisions)
+				.filter((decision) => decision.wantAgain)
+				.map((decision) => decision.thingId)
+		);
+		const goods = Object.values(home.things).flatMap((thing) => {
+			if (thing.avoid) return [];
+			const line = stockLine(thing, held.get(thing.id) ?? 0, wantedIds.has(thing.id));
+			return line ? [line] : [];
+		});
+		return [...goods, ...containerLines(home)].sort(
+			(a, b) => a.shelf.localeCompare(b.shelf, 'en') || a.name.localeCompare(b.name, 'en')
+		);
+	}
+);

@@ -1,4 +1,4 @@
-import type { Cabinet, Home, Nook } from '../model';
+import { memoOn, type Cabinet, type Nook } from '../model';
 import { nooksInOrder, type NookPlace } from './place';
 
 export type SurveyIssue = {
@@ -114,13 +114,16 @@ function checkStacks(places: readonly NookPlace[]): SurveyIssue[] {
 }
 
 /** Lists every doubtful measurement of a home, in walking order. */
-export function checkSurvey(home: Home): SurveyIssue[] {
-	const places = nooksInOrder(home);
-	return [
-		...places.flatMap(({ nook, cabinet }) => checkNook(nook, cabinet)),
-		...checkStacks(places)
-	];
-}
+export const checkSurvey = memoOn(
+	['nooks', 'cabinets', 'runs', 'rooms'],
+	(home): readonly SurveyIssue[] => {
+		const places = nooksInOrder(home);
+		return [
+			...places.flatMap(({ nook, cabinet }) => checkNook(nook, cabinet)),
+			...checkStacks(places)
+		];
+	}
+);
 
 export interface TapeItem {
 	readonly place: NookPlace;
@@ -128,11 +131,13 @@ export interface TapeItem {
 }
 
 /** Lists what is still to be measured, in walking order. */
-export function tapeList(home: Home): TapeItem[] {
-	return nooksInOrder(home)
-		.map((place) => ({
-			place,
-			missing: SIDES.filter((side) => !place.nook.inside[side.key]).map((side) => side.field)
-		}))
-		.filter((item) => item.missing.length > 0);
-}
+export const tapeList = memoOn(
+	['nooks', 'cabinets', 'runs', 'rooms'],
+	(home): readonly TapeItem[] =>
+		nooksInOrder(home)
+			.map((place) => ({
+				place,
+				missing: SIDES.filter((side) => !place.nook.inside[side.key]).map((side) => side.field)
+			}))
+			.filter((item) => item.missing.length > 0)
+);

@@ -1,8 +1,9 @@
 import {
 	memoOn,
+	stock,
 	type Cabinet,
 	type HiddenKind,
-	type Home,
+	type HomePart,
 	type Nook,
 	type NookKind,
 	type Room,
@@ -10,7 +11,14 @@ import {
 	type Thing
 } from '../model';
 import { rowOf, type HiddenPlace } from './hidden-place';
-import { baseAboveFloorMm, climateOf, HANGS_FROM_MM, runAxes, type NookPlace } from './place';
+import {
+	baseAboveFloorMm,
+	climateOf,
+	HANGS_FROM_MM,
+	runAxes,
+	type NookPlace,
+	type Places
+} from './place';
 import { nextPegMm } from './shape-edits';
 import { climateTags } from './totals';
 import { blockedBoxes, usableSpace } from './usable';
@@ -34,26 +42,25 @@ interface Held {
 	readonly things: readonly Thing[];
 }
 /** What stands in each nook. */
-export const heldByNook = memoOn(
-	(home) => [home.lots, home.things],
-	(home) => {
-		const held = new Map<string, Held>();
-		for (const lot of Object.values(home.lots)) {
-			const thing = home.things[lot.thingId];
-			if (!lot.nookId || lot.count <= 0 || !thing) continue;
-			const old = held.get(lot.nookId) ?? { tallestMm: 0, massG: 0, things: [] };
-			held.set(lot.nookId, {
-				tallestMm: Math.max(old.tallestMm, thing.piece.heightMm),
-				massG: old.massG + thing.massG * Math.ceil(lot.count),
-				things: [...old.things, thing]
-			});
-		}
-		return held;
+export const heldByNook = memoOn(['lots', 'things'], (home) => {
+	const held = new Map<string, Held>();
+	for (const lot of stock(home)) {
+		const thing = home.things[lot.thingId];
+		if (!lot.nookId || !thing) continue;
+		const old = held.get(lot.nookId) ?? { tallestMm: 0, massG: 0, things: [] };
+		held.set(lot.nookId, {
+			tallestMm: Math.max(old.tallestMm, thing.piece.heightMm),
+			massG: old.massG + thing.massG * Math.ceil(lot.count),
+			things: [...old.things, thing]
+		});
 	}
-);
+	return held;
+});
 
+/** What the search for unused room reads of a home. */
+export type HiddenHome = Places & HomePart<'lots' | 'things' | 'rented' | 'settings'>;
 export interface Scene {
-	readonly home: Home;
+	readonly home: HiddenHome;
 	readonly places: readonly NookPlace[];
 	readonly held: ReadonlyMap<string, Held>;
 }
@@ -345,7 +352,7 @@ const turntable: Finder = ({ home, places }) =>
 
 /** Gaps between floor bodies along a run, and at its ends, mm. */
 export function floorGaps(
-	home: Home,
+	home: Places,
 	run: Run
 ): { readonly fromMm: number; readonly widthMm: number }[] {
 	const bodies = Object.values(home.cabinets)
@@ -383,7 +390,7 @@ const trolley: Finder = ({ home }) =>
 	);
 
 /** Whether a stretch of a run lies before a door. */
-function isDoorway(home: Home, run: Run, gap: { fromMm: number; widthMm: number }): boolean {
+function isDoorway(home: Places, run: Run, gap: { fromMm: number; widthMm: number }): boolean {
 	const { along } = runAxes(run);
 	const at = (s: number) => ({ x: run.from.x + along.x * s, y: run.from.y + along.y * s });
 	const middle = at(gap.fromMm + gap.widthMm / 2);

@@ -1,5 +1,5 @@
 import { memoOn, type HiddenKind, type Home, type Nook } from '../model';
-import { FINDERS, heldByNook, type Scene } from './hidden-finders';
+import { FINDERS, heldByNook, type HiddenHome, type Scene } from './hidden-finders';
 import { rowOf, type HiddenPlace } from './hidden-place';
 import { nooksInOrder } from './place';
 
@@ -10,7 +10,7 @@ const LEAST_GAIN_ML = 500;
 export const fixingsOf = (home: Pick<Home, 'rented'>, nook: Pick<Nook, 'fixings'> | undefined) =>
 	nook?.fixings ?? (home.rented ? 'no-holes' : 'any');
 
-function searchHidden(home: Home): readonly HiddenPlace[] {
+function searchHidden(home: HiddenHome): readonly HiddenPlace[] {
 	const scene: Scene = { home, places: nooksInOrder(home), held: heldByNook(home) };
 	return (Object.keys(FINDERS) as HiddenKind[])
 		.flatMap((kind) =>
@@ -50,16 +50,7 @@ function searchHidden(home: Home): readonly HiddenPlace[] {
  * Adhesive fixings carry only by their rating, halved in damp rooms: it is asked for on accepting.
  */
 export const findHidden = memoOn(
-	(home) => [
-		home.nooks,
-		home.cabinets,
-		home.runs,
-		home.rooms,
-		home.lots,
-		home.things,
-		home.rented,
-		home.settings
-	],
+	['nooks', 'cabinets', 'runs', 'rooms', 'lots', 'things', 'rented', 'settings'],
 	searchHidden
 );
 

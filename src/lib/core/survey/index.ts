@@ -8,7 +8,8 @@ export {
 	runAxes,
 	standingPoint,
 	type NookClimate,
-	type NookPlace
+	type NookPlace,
+	type Places
 } from './place';
 export { blockedBoxes, unionMm3, usableSpace, type Box, type UsableSpace } from './usable';
 export {
@@ -22,6 +23,7 @@ export {
 	type ReachSpot
 } from './reach';
 export { reachShares, TODDLER_CLIMB_MM, TODDLER_REACH_MM, type ReachShare } from './reach-shares';
+export { cabinetsOn, wallsByFullness, wallsInUse } from './walls';
 export { checkNook, checkSurvey, tapeList, type SurveyIssue, type TapeItem } from './checks';
 export {
 	walkGraphOf,

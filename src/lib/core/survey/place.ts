@@ -1,13 +1,16 @@
 import {
 	memoOn,
 	type Cabinet,
-	type Home,
+	type HomePart,
 	type Nook,
 	type NookKind,
 	type Point,
 	type Room,
 	type Run
 } from '../model';
+
+/** The places of a home. */
+export type Places = HomePart<'nooks' | 'cabinets' | 'runs' | 'rooms'>;
 
 /** A nook with the cabinet, run and room it stands in. */
 export interface NookPlace {
@@ -18,7 +21,7 @@ export interface NookPlace {
 }
 
 /** Finds where a nook stands; null when a link in the chain is broken. */
-export function placeOfNook(home: Home, nookId: string): NookPlace | null {
+export function placeOfNook(home: Places, nookId: string): NookPlace | null {
 	const nook = home.nooks[nookId];
 	const cabinet = nook && home.cabinets[nook.cabinetId];
 	const run = cabinet && home.runs[cabinet.runId];
@@ -31,7 +34,7 @@ const least = (room: Room, side: 'x' | 'y') =>
 const byId = (a: { readonly id: string }, b: { readonly id: string }) =>
 	a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
 
-function sortNooks(home: Home): readonly NookPlace[] {
+function sortNooks(home: Places): readonly NookPlace[] {
 	return Object.keys(home.nooks)
 		.map((id) => placeOfNook(home, id))
 		.filter((place) => place !== null)
@@ -53,10 +56,7 @@ function sortNooks(home: Home): readonly NookPlace[] {
  * Lists the nooks in walking order: rooms from the top of the plan and from the left, then run, then along it from
  * left to right, then from the top down. The order of the records does not matter.
  */
-export const nooksInOrder = memoOn(
-	(home) => [home.nooks, home.cabinets, home.runs, home.rooms],
-	sortNooks
-);
+export const nooksInOrder = memoOn(['nooks', 'cabinets', 'runs', 'rooms'], sortNooks);
 
 /** Unit vectors of a run: along it, and towards the person who stands before it. */
 export function runAxes(run: Run): { along: Point; towards: Point; lengthMm: number } {

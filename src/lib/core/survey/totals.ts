@@ -1,5 +1,5 @@
-import { memoOn, type ClimateTag, type Home } from '../model';
-import { baseAboveFloorMm, climateOf, nooksInOrder, type NookPlace } from './place';
+import { memoOn, type ClimateTag, type HomePart } from '../model';
+import { baseAboveFloorMm, climateOf, nooksInOrder, type NookPlace, type Places } from './place';
 import { usableSpace } from './usable';
 
 export interface SpaceSum {
@@ -24,7 +24,7 @@ export const climateTags = ({ nook, cabinet, room }: NookPlace): ClimateTag[] =>
 	...new Set([...nook.climate, ...cabinet.climate, ...room.climate])
 ];
 
-function sumUp(home: Home): SpaceTotals {
+function sumUp(home: Places & HomePart<'settings'>): SpaceTotals {
 	const sums = {
 		whole: new Map<string, SpaceSum>(),
 		byRoom: new Map<string, SpaceSum>(),
@@ -65,7 +65,4 @@ function sumUp(home: Home): SpaceTotals {
 }
 
 /** Sums the usable space of a home: in all, by room, by cabinet and by climate; in walking order. */
-export const spaceTotals = memoOn(
-	(home) => [home.nooks, home.cabinets, home.runs, home.rooms],
-	sumUp
-);
+export const spaceTotals = memoOn(['nooks', 'cabinets', 'runs', 'rooms', 'settings'], sumUp);

@@ -1,6 +1,6 @@
 import { fitFingerprint } from '../fitting';
 import { useFirst, shoppingList } from '../rotation';
-import type { Home } from '../model';
+import { decidedLots, memoOn, stock, thingsOf, type Home } from '../model';
 import { checkSurvey, tapeList } from '../survey';
 import { zoneFingerprint } from '../zoning';
 import { resetsDue } from './resets';
@@ -47,12 +47,16 @@ const activePlan = (home: Home) =>
 const plannedNooks = (home: Home) =>
 	new Set((activePlan(home)?.assignments ?? []).map(({ nookId }) => nookId as string));
 
+const lotsDecided = memoOn(['lots', 'decisions'], (home) => {
+	const decided = decidedLots(home);
+	return stock(home).filter(({ id }) => decided.has(id)).length;
+});
+
 /** Measures how far each stage is. `today` is an ISO date. */
 export function stageProgress(home: Home, today: string): StageProgress {
-	const nooks = Object.values(home.nooks);
-	const things = Object.values(home.things);
-	const lots = Object.values(home.lots).filter((lot) => lot.count > 0);
-	const decided = new Set(Object.values(home.decisions).map((decision) => decision.lotId));
+	const nooks = Object.keys(home.nooks).length;
+	const things = Object.keys(home.things).length;
+	const lots = stock(home).length;
 	const plan = activePlan(home);
 	const planned = plannedNooks(home);
 	const fits = Object.values(home.fitPlans).filter((fit) => planned.has(fit.nookId));
@@ -60,15 +64,15 @@ export function stageProgress(home: Home, today: string): StageProgress {
 	const past = useFirst(home, today, -1).length;
 	const groups = new Set(plan?.assignments.map(({ groupId }) => groupId)).size;
 	return {
-		walk: share(nooks.length - tapeList(home).length, nooks.length),
-		clear: share(lots.filter((lot) => decided.has(lot.id)).length, lots.length),
-		sort: share(things.filter((thing) => thing.groupId).length, things.length),
-		place: plan ? share(groups, groups + plan.overflow.length) : things.length ? 0 : null,
+		walk: share(nooks - tapeList(home).length, nooks),
+		clear: share(lotsDecided(home), lots),
+		sort: share(things - thingsOf(home, null).length, things),
+		place: plan ? share(groups, groups + plan.overflow.length) : things ? 0 : null,
 		fit: planned.size ? share(fits.length, planned.size) : null,
 		mark: fits.length
 			? share(fits.filter((fit) => fit.placements.length > 0).length, fits.length)
 			: null,
-		turn: share(lots.length - past, lots.length),
+		turn: share(lots - past, lots),
 		keep: share(due.filter((reset) => reset.daysLeft >= 0).length, due.length)
 	};
 }
@@ -82,18 +86,18 @@ export function nextSteps(home: Home, today: string): NextStep[] {
 	const add = (step: NextStep | false) => step && steps.push(step);
 	const missing = tapeList(home).length;
 	const doubtful = checkSurvey(home).filter((issue) => issue.code !== 'size-missing').length;
-	const things = Object.values(home.things);
-	const loose = things.filter((thing) => !thing.groupId).length;
+	const things = Object.keys(home.things).length;
+	const loose = thingsOf(home, null).length;
 	const past = useFirst(home, today, -1).length;
 	const soon = useFirst(home, today, 14).length - past;
 	const plan = activePlan(home);
 	add(!Object.keys(home.nooks).length && { stage: 'walk', code: 'add-cabinets' });
 	add(missing > 0 && { stage: 'walk', code: 'measure', count: missing });
 	add(doubtful > 0 && { stage: 'walk', code: 'check-survey', count: doubtful });
-	add(!things.length && { stage: 'clear', code: 'enter-stock' });
+	add(!things && { stage: 'clear', code: 'enter-stock' });
 	add(past > 0 && { stage: 'clear', code: 'decide-past', count: past });
 	add(loose > 0 && { stage: 'sort', code: 'sort-loose', count: loose });
-	if (things.length && Object.keys(home.nooks).length) {
+	if (things && Object.keys(home.nooks).length) {
 		if (!plan) add({ stage: 'place', code: 'make-plan' });
 		else if (plan.fingerprint !== zoneFingerprint(home))
 			add({ stage: 'place', code: 'plan-stale' });

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type Edit, type Home, type Reset } from '../model';
+import { addDays, daysBetween, type Edit, type HomePart, type Reset } from '../model';
 
 export interface DueReset {
 	readonly reset: Reset;
@@ -31,7 +31,7 @@ export function adaptedDays({ everyDays, foundShare }: Pick<Reset, 'everyDays' |
 }
 
 /** Lists all resets, the most overdue first; one never done is due today. Ties by id. */
-export function resetsDue(home: Home, today: string): DueReset[] {
+export function resetsDue(home: HomePart<'resets'>, today: string): DueReset[] {
 	return Object.values(home.resets)
 		.map((reset) => {
 			const { days, basis } = adaptedDays(reset);

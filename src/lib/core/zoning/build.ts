@@ -1,5 +1,5 @@
 import { allGroupFigures, PILE_MM, ROW_DEPTH_MM, type GroupFigures } from '../grouping';
-import type { Home, Person, StationKind } from '../model';
+import { cacheByKey, type Home, type Person, type StationKind } from '../model';
 import {
 	baseAboveFloorMm,
 	isPullOut,
@@ -155,6 +155,9 @@ function capacityOf(
 		place.nook.loadG ?? UNKNOWN_LOAD_G
 	];
 }
+
+/** The planner's view of a home, built anew only when what it is computed from changes. */
+export const zoneModelOf = cacheByKey(2, zoneFingerprint, buildZoneModel);
 
 /** Builds the planner's view of a home. A pure function; nothing is random. Costs O(groups × nooks). */
 export function buildZoneModel(home: Home): ZoneModel {

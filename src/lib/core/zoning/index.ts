@@ -14,7 +14,7 @@ export { branchAndBound, DEFAULT_BRANCH, type BranchOptions, type BranchResult }
 export { zoneFingerprint } from './zone-print';
 export { HARD_CODES, type HardCode } from './hard-rules';
 export { SOFT_CODES, type SoftCode, type SoftPenalty } from './soft-rules';
-export { buildZoneModel, type Part, type ZoneModel } from './build';
+export { buildZoneModel, zoneModelOf, type Part, type ZoneModel } from './build';
 export type { Cell, CostParts } from './cell';
 export {
 	byHandAssignment,

@@ -2,53 +2,47 @@ import { allergensOf } from '../grouping';
 import { fingerprint, memoOn, type Home } from '../model';
 
 // Keyed by id, since the order of records is not part of a home; names, prices and dates do not move a plan.
-const printOfThings = memoOn(
-	(home) => [home.things],
-	(home) =>
-		fingerprint(
-			Object.fromEntries(
-				Object.values(home.things).map((thing) => [
-					thing.id,
-					{
-						...thing,
-						name: '',
-						lifeKey: null,
-						parPacks: null,
-						priceMinor: null,
-						avoid: false,
-						groupByHand: false,
-						allergens: allergensOf(thing)
-					}
-				])
-			)
+const printOfThings = memoOn(['things'], (home) =>
+	fingerprint(
+		Object.fromEntries(
+			Object.values(home.things).map((thing) => [
+				thing.id,
+				{
+					...thing,
+					name: '',
+					lifeKey: null,
+					parPacks: null,
+					priceMinor: null,
+					avoid: false,
+					groupByHand: false,
+					allergens: allergensOf(thing)
+				}
+			])
 		)
+	)
 );
-const printOfStock = memoOn(
-	(home) => [home.lots],
-	(home) =>
-		fingerprint(
-			Object.fromEntries(
-				Object.values(home.lots).map((lot) => [
-					lot.id,
-					[lot.thingId, Math.ceil(lot.count), lot.nookId]
-				])
-			)
+const printOfStock = memoOn(['lots'], (home) =>
+	fingerprint(
+		Object.fromEntries(
+			Object.values(home.lots).map((lot) => [
+				lot.id,
+				[lot.thingId, Math.ceil(lot.count), lot.nookId]
+			])
 		)
+	)
 );
-const printOfGroups = memoOn(
-	(home) => [home.groups],
-	(home) =>
-		fingerprint(
-			Object.fromEntries(
-				Object.values(home.groups).map(({ id, overrides, partners, stockOf }) => [
-					id,
-					{ overrides, stockOf, partners: partners.map(({ groupId, weight }) => [groupId, weight]) }
-				])
-			)
+const printOfGroups = memoOn(['groups'], (home) =>
+	fingerprint(
+		Object.fromEntries(
+			Object.values(home.groups).map(({ id, overrides, partners, stockOf }) => [
+				id,
+				{ overrides, stockOf, partners: partners.map(({ groupId, weight }) => [groupId, weight]) }
+			])
 		)
+	)
 );
 const printOfPlaces = memoOn(
-	(home) => [home.nooks, home.cabinets, home.runs, home.rooms, home.stations],
+	['nooks', 'cabinets', 'runs', 'rooms', 'stations'],
 	({ nooks, cabinets, runs, rooms, stations }) =>
 		fingerprint([nooks, cabinets, runs, rooms, stations])
 );

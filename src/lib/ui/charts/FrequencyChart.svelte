@@ -3,6 +3,7 @@
 	import type { FrequencyRow } from '$lib/core/grouping';
 	import type { Group } from '$lib/core/model';
 	import { usesText } from '$lib/messages/sorting';
+	import { theme } from '$lib/state/theme.svelte';
 	import { TAG_INKS } from '../drawing/tag-style';
 
 	interface Props {
@@ -44,6 +45,8 @@
 	$effect(() => {
 		const made = chart;
 		if (!made) return;
+		// The colours are read from the page, which says nothing when they change.
+		void theme.current;
 		const style = getComputedStyle(document.documentElement);
 		const colour = (name: string) => style.getPropertyValue(name).trim();
 		const [ink, line, accent] = ['--color-base-content', '--color-base-300', '--color-primary'].map(

@@ -14,6 +14,7 @@
 	import { now } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
+	import { keysEverywhere } from '$lib/state/page-keys.svelte';
 	import { ticking } from '$lib/state/tick.svelte';
 
 	interface Props {
@@ -49,15 +50,12 @@
 	function finish() {
 		if (session) store.run(`finish ${name}`, 'endSession', session.id, looked, now());
 	}
-	function keys(event: KeyboardEvent) {
-		if ((event.target as HTMLElement).closest('input, textarea, select')) return;
-		if (event.ctrlKey || event.metaKey || event.altKey) return;
-		if (event.key.toLowerCase() === 's') toggle();
-		else if (event.key.toLowerCase() === 'e') finish();
-	}
+	keysEverywhere('The clock', [
+		{ keys: 'S', does: 'Start or stop the clock', run: toggle },
+		{ keys: 'E', does: 'This place is done', run: finish }
+	]);
 </script>
 
-<svelte:window onkeydown={keys} />
 <section class="session" aria-label="Clock">
 	<div class="line">
 		{#if session}
@@ -72,10 +70,10 @@
 				></i></span
 			>
 			<span class="buttons">
-				<button class="tool" onclick={toggle} aria-keyshortcuts="s"
+				<button class="btn" onclick={toggle} aria-keyshortcuts="s"
 					>{#if session.runningSince}<Pause size={18} />Stop for now{:else}<Play size={18} />Go on{/if}</button
 				>
-				<button class="tool" class:tool-now={looked > 0} onclick={finish} aria-keyshortcuts="e"
+				<button class="btn" class:btn-primary={looked > 0} onclick={finish} aria-keyshortcuts="e"
 					><Check size={18} />This place is done</button
 				>
 			</span>
@@ -87,7 +85,7 @@
 				<p class="soft">{estimateText(estimate)}</p>
 			</details>
 			<span class="buttons">
-				<button class="tool" onclick={toggle} aria-keyshortcuts="s"
+				<button class="btn" onclick={toggle} aria-keyshortcuts="s"
 					><Play size={18} />Start the clock</button
 				>
 			</span>
@@ -105,7 +103,7 @@
 						<label
 							><input
 								type="checkbox"
-								class="size-5"
+								class="checkbox"
 								checked={session.strays.includes(stray.key)}
 								onchange={() => store.run(`look for strays`, 'tickStray', session.id, stray.key)}
 							/>{stray.words}</label
@@ -119,7 +117,7 @@
 		<p class="others">
 			<span class="soft">Half done:</span>
 			{#each others as other (other.id)}
-				<button class="tool tool-quiet" onclick={() => onplace(other.nookId)}
+				<button class="btn btn-ghost" onclick={() => onplace(other.nookId)}
 					>{home.nooks[other.nookId]?.name ?? 'a place that is gone'},
 					{minutesText(workedMinutes(other, clock.now))}</button
 				>

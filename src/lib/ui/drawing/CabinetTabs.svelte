@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { HANGS_FROM_MM } from '$lib/core/survey';
-	import { clipText, type FrontGeometry } from './front-geometry';
+	import { fitWords, type FrontGeometry } from './front-geometry';
 	import { STILL_PX, svgPoint } from './pointer';
 
 	interface Props {
@@ -13,8 +13,10 @@
 		};
 		/** Turns px on the screen into mm on the drawing. */
 		font: (px: number) => number;
+		/** Height of a tab, px. */
+		highPx: number;
 	}
-	let { view, tabs, font }: Props = $props();
+	let { view, tabs, font, highPx }: Props = $props();
 
 	/** Arrow keys move by this, with Shift by ten times as much, mm. */
 	const STEP_MM = 10;
@@ -55,12 +57,12 @@
 		tabs.ondrag(id, way * STEP_MM * (event.shiftKey ? 10 : 1));
 		tabs.ondrop(id);
 	}
-	const high = $derived(Math.max(font(22), 80));
+	const high = $derived(font(highPx));
 </script>
 
 {#each view.cabinets as cabinet (cabinet.id)}
 	{@const above = cabinet.baseMm >= HANGS_FROM_MM}
-	{@const y = above ? cabinet.y + cabinet.heightMm + font(3) : view.heightMm + 62 + font(20)}
+	{@const y = above ? cabinet.y + cabinet.heightMm + font(3) : view.heightMm + font(34)}
 	<g
 		class="tab"
 		class:chosen={tabs.selected === cabinet.id}
@@ -83,7 +85,7 @@
 			x={cabinet.x + cabinet.widthMm / 2}
 			y={y + high / 2 + font(4)}
 			font-size={font(11.5)}
-			text-anchor="middle">{clipText(cabinet.name, cabinet.widthMm - 20, font(12))}</text
+			text-anchor="middle">{fitWords(cabinet.name, cabinet.widthMm - 20, font(12))}</text
 		>
 	</g>
 {/each}

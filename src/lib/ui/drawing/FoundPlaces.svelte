@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { formatVolume, type Run } from '$lib/core/model';
 	import type { HiddenPlace } from '$lib/core/survey';
-	import { clipText, type FrontGeometry } from './front-geometry';
+	import { fitWords, type FrontGeometry } from './front-geometry';
 	import { hiddenBoxes } from './hidden-geometry';
 
 	interface Props {
@@ -39,7 +39,7 @@
 				x={box.x + box.w / 2}
 				y={box.y + box.h / 2 + font(4)}
 				font-size={font(11.5)}
-				text-anchor="middle">{clipText(`+${formatVolume(box.place.gainMl)}`, box.w, font(12))}</text
+				text-anchor="middle">{fitWords(`+${formatVolume(box.place.gainMl)}`, box.w, font(12))}</text
 			>
 		{/if}
 	</g>

@@ -1,37 +1,34 @@
 <script lang="ts">
-	import type { Group, Home, Person, Run } from '$lib/core/model';
+	import type { Home, Person, Run } from '$lib/core/model';
 	import { formatLength } from '$lib/core/model';
-	import { reachHeights, type HiddenPlace } from '$lib/core/survey';
+	import { HANGS_FROM_MM, reachHeights, type HiddenPlace } from '$lib/core/survey';
+	import type { PriceNote } from '$lib/messages/zoning';
 	import CabinetTabs from './CabinetTabs.svelte';
 	import FoundPlaces from './FoundPlaces.svelte';
 	import HeightRule from './HeightRule.svelte';
-	import { clipText, frontGeometry, nookWords, type NookBox } from './front-geometry';
-	import NoteTag from './NoteTag.svelte';
-	import { layTags } from './tag-layout';
+	import { fits, frontGeometry, type NookBox } from './front-geometry';
+	import FrontNook, { type NookNote } from './FrontNook.svelte';
+	import { WindowRoom } from './window-room.svelte';
+	import { Zoom } from './zoom.svelte';
+	import ZoomTools from './ZoomTools.svelte';
 
-	interface Note {
-		group: Group;
-		/** Dashed: only part of the group, or not yet carried out. */
-		part?: boolean;
-		pinned?: boolean;
-	}
 	interface Props {
 		home: Home;
 		run: Run;
 		selected?: string | null;
 		onselect?: (nookId: string) => void;
 		/** Tags that stand in each nook. */
-		notes?: ReadonlyMap<string, readonly Note[]>;
+		notes?: ReadonlyMap<string, readonly NookNote[]>;
 		onnote?: (groupId: string, nookId: string) => void;
 		held?: { readonly groupId: string; readonly nookId: string | null } | null;
 		/** While a tag is held: what each nook would mean. */
-		prices?: ReadonlyMap<string, { text: string; tone: 'good' | 'fair' | 'bad'; why?: string }>;
+		prices?: ReadonlyMap<string, PriceNote>;
 		/** Whose reach is drawn. */
 		person?: Person | null;
 		/** Short words under a nook's name. */
 		caption?: (nookId: string) => string;
 		/** Nooks with something wrong. */
-		flagged?: ReadonlySet<string>;
+		flagged?: Pick<ReadonlySet<string>, 'has'>;
 		/** Shapes alone, to show where: no words, up to so many px high. */
 		compactPx?: number;
 		/** Places found that are not used yet: drawn dashed. */
@@ -66,9 +63,9 @@
 	}: Props = $props();
 
 	const PAD = 130;
-	const LEAST_PX_PER_MM = 0.205;
-	const MOST_TALL_PX = 640;
-	let widthPx = $state(900);
+	const NO_NOTES: readonly NookNote[] = [];
+	const room = new WindowRoom();
+	const zoom = new Zoom();
 	// By collection, so that an edit elsewhere in the home does not draw everything anew.
 	const nooks = $derived(home.nooks);
 	const cabinets = $derived(home.cabinets);
@@ -78,12 +75,18 @@
 	/** So do the names of a person's reach at the right. */
 	const RIGHT = $derived(person ? PAD + 120 : PAD);
 	const wide = $derived(view.lengthMm + LEFT + RIGHT);
-	const tall = $derived(view.heightMm + (tabs ? 380 : 210));
-	const scale = $derived(
+	/** Room above the wall, mm, and below its floor, px: sizes, and the tabs of the cabinets. */
+	const ABOVE_MM = 60;
+	const TABS_PX = matchMedia('(pointer: coarse)').matches ? 46 : 26;
+	const footPx = $derived(tabs ? 40 + TABS_PX : 34);
+	/** px a mm when the whole drawing shows, and as it is zoomed. */
+	const base = $derived(
 		compactPx
-			? compactPx / tall
-			: Math.max(LEAST_PX_PER_MM, Math.min(MOST_TALL_PX / tall, widthPx / wide))
+			? compactPx / (view.heightMm + 210)
+			: Math.min((room.heightPx - footPx) / (view.heightMm + ABOVE_MM), room.widthPx / wide)
 	);
+	const scale = $derived(base * zoom.sight.k);
+	const tall = $derived(compactPx ? view.heightMm + 210 : view.heightMm + ABOVE_MM + footPx / base);
 	/** Font size on the drawing so that it reads as `px` on the screen. */
 	const font = (px: number) => px / scale;
 	const body = $derived(person ? reachHeights(person.statureMm) : null);
@@ -99,12 +102,6 @@
 			: []
 	);
 
-	function label({ nook, cabinet }: NookBox): string {
-		const price = prices?.get(nook.id);
-		if (price) return `${nook.name}: ${price.text}`;
-		const inIt = notes?.get(nook.id)?.map(({ group }) => group.name) ?? [];
-		return `${nook.name}, in ${cabinet.name}${inIt.length ? `: ${inIt.join(', ')}` : ''}`;
-	}
 	function keys(event: KeyboardEvent, act: () => void) {
 		if (event.key !== 'Enter' && event.key !== ' ') return;
 		event.preventDefault();
@@ -132,28 +129,45 @@
 		const root = (event.currentTarget as Element).closest('svg');
 		if (best) root?.querySelector<SVGGElement>(`[data-nook="${best.nook.id}"]`)?.focus();
 	}
-	const tone = {
-		good: 'var(--color-success)',
-		fair: 'var(--color-warning)',
-		bad: 'var(--color-error)'
-	};
+	/** A finger does not hit what is smaller than this: the drawing comes nearer first, px. */
+	const THUMB_PX = 30;
+	function choose(box: NookBox) {
+		const across = Math.min(box.w, box.h) / font(1);
+		if (!compactPx && across < THUMB_PX && matchMedia('(pointer: coarse)').matches) {
+			const { cabinet } = box;
+			zoom.show({
+				x: (cabinet.offsetMm + LEFT) * base,
+				y: (view.heightMm - cabinet.baseMm - cabinet.heightMm + ABOVE_MM) * base,
+				w: cabinet.widthMm * base,
+				h: cabinet.heightMm * base
+			});
+			return;
+		}
+		onselect?.(box.nook.id);
+	}
 </script>
 
-<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
 <div
 	class="front"
 	class:compact={!!compactPx}
-	bind:clientWidth={widthPx}
+	{@attach compactPx ? undefined : room.attach}
 	role="group"
 	aria-label="Front view of {run.name}"
-	tabindex={wide * scale > widthPx + 2 ? 0 : undefined}
+	onkeydown={(event) => {
+		if (!compactPx && !event.ctrlKey && !event.metaKey && zoom.key(event.key))
+			event.preventDefault();
+	}}
 >
 	<svg
-		width={wide * scale}
-		height={tall * scale}
-		viewBox="{-LEFT} {-60} {wide} {tall}"
+		width={wide * base}
+		height={tall * base}
+		viewBox="{-LEFT - zoom.sight.x / scale} {-ABOVE_MM - zoom.sight.y / scale} {wide /
+			zoom.sight.k} {tall / zoom.sight.k}"
 		role="group"
 		aria-label="{run.name}, drawn to scale, doors off"
+		class:is-near={!zoom.isWhole}
+		{@attach compactPx ? undefined : zoom.attach}
 	>
 		{#each bands as band (band.word)}
 			<line
@@ -198,180 +212,66 @@
 			{/if}
 			<g class="d-light">
 				<path
-					d="M{cabinet.x} {view.heightMm + 30}v60M{cabinet.x + cabinet.widthMm} {view.heightMm +
-						30}v60M{cabinet.x} {view.heightMm + 60}h{cabinet.widthMm}"
+					d="M{cabinet.x} {view.heightMm + font(6)}v{font(9)}M{cabinet.x +
+						cabinet.widthMm} {view.heightMm + font(6)}v{font(9)}M{cabinet.x} {view.heightMm +
+						font(10.5)}h{cabinet.widthMm}"
 				/>
 			</g>
-			{#if cabinet.baseMm < 1000 && !compactPx}
+			{@const size = formatLength(cabinet.widthMm, home.units)}
+			{#if cabinet.baseMm < HANGS_FROM_MM && !compactPx && fits(size, cabinet.widthMm, font(13.5))}
 				<text
 					class="d-measure"
 					x={cabinet.x + cabinet.widthMm / 2}
-					y={view.heightMm + 62 + font(13)}
+					y={view.heightMm + font(26)}
 					font-size={font(12)}
-					text-anchor="middle">{formatLength(cabinet.widthMm, home.units)}</text
+					text-anchor="middle">{size}</text
 				>
 			{/if}
 		{/each}
 		{#each view.nooks as box (box.nook.id)}
-			{@const { nook } = box}
-			{@const price = prices?.get(nook.id)}
-			{@const own = notes?.get(nook.id) ?? []}
-			{@const short = box.h < font(34)}
-			{@const lay = layTags(box, own.length, font(1))}
-			<g
-				class="nook"
-				class:selected={selected === nook.id}
-				role="button"
-				tabindex="0"
-				data-nook={nook.id}
-				aria-label={label(box)}
-				aria-pressed={selected === nook.id}
-				onclick={() => onselect?.(nook.id)}
-				onkeydown={(event) => {
-					keys(event, () => onselect?.(nook.id));
+			{@const id = box.nook.id}
+			<FrontNook
+				{box}
+				{font}
+				notes={notes?.get(id) ?? NO_NOTES}
+				price={prices?.get(id)}
+				caption={compactPx ? '' : (caption?.(id) ?? '')}
+				isFlagged={flagged?.has(id) ?? false}
+				isSelected={selected === id}
+				heldGroupId={held?.nookId === id ? held.groupId : null}
+				isBare={!!compactPx}
+				onselect={() => choose(box)}
+				onkey={(event) => {
+					keys(event, () => onselect?.(id));
 					arrow(event, box);
 				}}
-			>
-				<rect
-					x={box.x}
-					y={box.y}
-					width={box.w}
-					height={box.h}
-					class="d-shelf hit"
-					class:d-dash={box.guessed ||
-						nook.kind === 'door' ||
-						nook.kind === 'top' ||
-						nook.kind === 'worktop'}
-					style:fill={nook.kind === 'door' ? 'var(--color-base-200)' : undefined}
-				/>
-				{#if price}
-					{#if price.why}<title>{price.why}</title>{/if}
-					<rect
-						x={box.x + 3}
-						y={box.y + 3}
-						width={box.w - 6}
-						height={box.h - 6}
-						fill={tone[price.tone]}
-						opacity="0.16"
-					/>
-				{/if}
-				{#each nook.obstructions as o, i (i)}
-					<rect
-						x={box.x + o.xMm}
-						y={box.y + box.h - o.zMm - o.heightMm}
-						width={o.widthMm}
-						height={o.heightMm}
-						fill="url(#hatch)"
-						class="d-light"
-						style="fill:url(#hatch)"
-					/>
-				{/each}
-				{#if price}
-					<text
-						class="d-measure"
-						style:fill={tone[price.tone]}
-						x={box.x + box.w / 2}
-						y={box.y + box.h / 2 + font(5)}
-						font-size={font(13)}
-						font-weight="700"
-						text-anchor="middle">{clipText(price.text, box.w, font(14))}</text
-					>
-				{:else}
-					{#if !compactPx && (!own.length || lay.named)}
-						<text
-							class="d-text"
-							x={box.x + font(5)}
-							y={short && !own.length ? box.y + box.h / 2 + font(4) : box.y + font(15)}
-							font-size={font(12.5)}>{nookWords(box, box.textW - font(8), font(12.5))}</text
-						>
-					{/if}
-					{#if caption && !compactPx && box.h > font(34)}
-						<text class="d-measure" x={box.x + font(5)} y={box.y + font(30)} font-size={font(11.5)}
-							>{clipText(caption(nook.id), box.textW - font(8), font(12.5))}</text
-						>
-					{/if}
-				{/if}
-				{#if flagged?.has(nook.id)}
-					<g
-						transform="translate({box.x + box.w - font(compactPx ? 6 : 14)} {box.y +
-							font(compactPx ? 6 : 14)})"
-						aria-hidden="true"
-					>
-						<circle r={font(compactPx ? 4 : 9)} fill="var(--color-error)" />
-						{#if !compactPx}<text
-								y={font(5)}
-								font-size={font(14)}
-								font-weight="700"
-								text-anchor="middle"
-								fill="var(--color-error-content)">!</text
-							>{/if}
-					</g>
-				{/if}
-			</g>
-			{#if own.length && !price}
-				{#each own.slice(0, lay.shown) as { group, part, pinned }, i (group.id)}
-					<NoteTag
-						{group}
-						{part}
-						{pinned}
-						nookId={nook.id}
-						nookName={nook.name}
-						held={held?.groupId === group.id && held.nookId === nook.id}
-						box={lay.at(i)}
-						px={font(1)}
-						onpick={() => onnote?.(group.id, nook.id)}
-					/>
-				{/each}
-				{#if lay.shown < own.length}
-					{@const last = lay.at(lay.shown)}
-					<g aria-hidden="true" pointer-events="none">
-						<title
-							>{own
-								.slice(lay.shown)
-								.map(({ group }) => group.name)
-								.join(', ')}</title
-						>
-						<text
-							class="d-text"
-							x={last.x + last.w / 2}
-							y={last.y + last.h / 2 + font(4.5)}
-							font-size={font(13)}
-							font-weight="700"
-							text-anchor="middle">+{own.length - lay.shown}</text
-						>
-					</g>
-				{/if}
-			{/if}
+				onnote={(groupId) => onnote?.(groupId, id)}
+			/>
 		{/each}
 		<FoundPlaces places={hidden} {view} {run} {font} chosen={chosenHidden} onchoose={onhidden} />
-		{#if tabs}<CabinetTabs {view} {tabs} {font} />{/if}
+		{#if tabs}<CabinetTabs {view} {tabs} {font} highPx={TABS_PX} />{/if}
 	</svg>
+	{#if !compactPx}<ZoomTools {zoom} name={run.name} />{/if}
 </div>
 
 <style>
 	.front {
-		overflow-x: auto;
-		overflow-y: hidden;
+		position: relative;
 		width: 100%;
+		overflow: hidden;
+	}
+	.front:not(.compact) svg {
+		display: block;
+		margin-inline: auto;
+		touch-action: pan-x pan-y;
+	}
+	.front svg.is-near {
+		touch-action: none;
+		cursor: grab;
 	}
 	.front.compact {
 		width: auto;
 		flex: none;
 		overflow: visible;
-	}
-	.nook {
-		cursor: pointer;
-	}
-	.nook:hover .hit {
-		fill: var(--ink-ghost);
-	}
-	.nook.selected .hit {
-		fill: color-mix(in oklab, var(--color-primary) 14%, transparent);
-		stroke: var(--color-primary);
-		stroke-width: 3px;
-	}
-	.nook:focus-visible .hit {
-		stroke: var(--color-primary);
-		stroke-width: 4px;
 	}
 </style>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Group } from '$lib/core/model';
-	import { clipText } from './front-geometry';
+	import { fitWords } from './front-geometry';
 	import type { TagBox } from './tag-layout';
 	import { inkOf } from './tag-style';
 
@@ -71,7 +71,7 @@
 	>
 	{#if box.w > 74 * px}
 		<text x={box.x + nameAt} y={base} font-size={12.5 * px} fill="var(--tag-ink)"
-			>{clipText(group.name, box.w - nameAt - 4 * px, 12.5 * px)}</text
+			>{fitWords(group.name, box.w - nameAt - 4 * px, 12.5 * px)}</text
 		>
 	{/if}
 </g>

@@ -1,14 +1,17 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import type { Home, Point } from '$lib/core/model';
+	import { WindowRoom } from './window-room.svelte';
+	import { Zoom } from './zoom.svelte';
+	import ZoomTools from './ZoomTools.svelte';
 	import { runAxes } from '$lib/core/survey';
 
 	interface Props {
 		home: Home;
 		selectedRun?: string | null;
 		onrun?: (runId: string) => void;
-		/** Largest height on the screen, px. */
-		maxPx?: number;
+		/** Largest height on the screen, px; as tall as the window lets it unless said. */
+		maxPx?: number | undefined;
 		/** What the drawing has to show all of; it does not move while a part of it is dragged. */
 		frame?: readonly Point[] | undefined;
 		/** Walks drawn on the plan, each a line of points. */
@@ -16,17 +19,18 @@
 		/** Drawn over the plan; `font` turns px on the screen into plan mm. */
 		over?: Snippet<[(px: number) => number]> | undefined;
 	}
-	let { home, selectedRun = null, onrun, maxPx = 420, frame, walks = [], over }: Props = $props();
+	let { home, selectedRun = null, onrun, maxPx, frame, walks = [], over }: Props = $props();
 
-	let widthPx = $state(700);
+	const frameRoom = new WindowRoom();
+	const zoom = new Zoom();
 	const points = $derived(frame ?? Object.values(home.rooms).flatMap((room) => room.outline));
 	const PAD = 220;
 	const left = $derived(Math.min(...points.map((p) => p.x)) - PAD);
 	const top = $derived(Math.min(...points.map((p) => p.y)) - PAD);
 	const wide = $derived(Math.max(...points.map((p) => p.x)) + PAD - left);
 	const tall = $derived(Math.max(...points.map((p) => p.y)) + PAD - top);
-	// A drawing that is not shown has no width: nothing divides by it.
-	const scale = $derived(Math.min(Math.max(1, widthPx) / wide, maxPx / tall));
+	const base = $derived(Math.min(frameRoom.widthPx / wide, (maxPx ?? frameRoom.heightPx) / tall));
+	const scale = $derived(base * zoom.sight.k);
 	const font = (px: number) => px / scale;
 	const outline = (room: Home['rooms'][string]) =>
 		room.outline.map((p) => `${p.x},${p.y}`).join(' ');
@@ -81,11 +85,21 @@
 		Object.values(home.cabinets).filter((cabinet) => cabinet.runId === runId).length;
 </script>
 
-<div bind:clientWidth={widthPx} class="w-full">
+<!-- svelte-ignore a11y_no_static_element_interactions -->
+<div
+	{@attach frameRoom.attach}
+	class="relative w-full"
+	onkeydown={(event) => {
+		if (!event.ctrlKey && !event.metaKey && zoom.key(event.key)) event.preventDefault();
+	}}
+>
 	<svg
-		width={wide * scale}
-		height={tall * scale}
-		viewBox="{left} {top} {wide} {tall}"
+		width={wide * base}
+		height={tall * base}
+		viewBox="{left - zoom.sight.x / scale} {top - zoom.sight.y / scale} {wide /
+			zoom.sight.k} {tall / zoom.sight.k}"
+		{@attach zoom.attach}
+		style:touch-action={zoom.isWhole ? 'pan-x pan-y' : 'none'}
 		role="group"
 		aria-label="Plan of the rooms, drawn to scale"
 		class="mx-auto block max-w-full"
@@ -183,6 +197,7 @@
 		{/each}
 		{@render over?.(font)}
 	</svg>
+	<ZoomTools {zoom} name="the plan" />
 </div>
 
 <style>

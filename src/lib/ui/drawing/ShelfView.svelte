@@ -2,7 +2,7 @@
 	import type { Home, Nook, Placement, Standing } from '$lib/core/model';
 	import { formatLength } from '$lib/core/model';
 	import { outerOf, rectOf } from '$lib/core/fitting';
-	import { clipText } from './front-geometry';
+	import { fitWords } from './front-geometry';
 	import { inkOf } from './tag-style';
 
 	interface Props {
@@ -166,7 +166,7 @@
 							text-anchor="middle"
 							font-size={font(11)}
 							fill="var(--tag-ink)"
-							>{clipText(box.label.split(': ').at(-1) ?? '', box.w - font(6), font(11.5))}</text
+							>{fitWords(box.label.split(': ').at(-1) ?? '', box.w - font(6), font(11.5))}</text
 						>
 					{/if}
 				{/if}

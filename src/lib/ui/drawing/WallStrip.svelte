@@ -1,37 +1,142 @@
 <script lang="ts">
-	import type { Home } from '$lib/core/model';
+	import X from '@lucide/svelte/icons/x';
+	import { tick } from 'svelte';
+	import type { Home, Run } from '$lib/core/model';
+	import { wallsInUse } from '$lib/core/survey';
 	import FrontView from './FrontView.svelte';
 
 	interface Props {
 		home: Home;
 		selected: string | null;
 		onselect: (nookId: string) => void;
-		flagged?: ReadonlySet<string>;
+		/** Places with something wrong. */
+		flagged?: Pick<ReadonlySet<string>, 'has'>;
 	}
 	let { home, selected, onselect, flagged }: Props = $props();
-	const countOn = (runId: string) =>
-		Object.values(home.cabinets).filter((cabinet) => cabinet.runId === runId).length;
-	const runs = $derived(
-		Object.values(home.runs)
-			.filter((run) => countOn(run.id) > 0)
-			.sort((a, b) => countOn(b.id) - countOn(a.id))
+	const runs = $derived(wallsInUse(home));
+	const selectedRun = $derived(
+		selected ? home.cabinets[home.nooks[selected]?.cabinetId ?? '']?.runId : undefined
 	);
+	let strip = $state<HTMLElement>();
+	/** Whether walls go on beyond an edge. */
+	let more = $state({ left: false, right: false });
+	/** The wall that is shown large, for a thumb. */
+	let large = $state.raw<Run | null>(null);
+	let dialog = $state<HTMLDialogElement>();
+
+	function look() {
+		if (!strip) return;
+		const { scrollLeft, scrollWidth, clientWidth } = strip;
+		more = { left: scrollLeft > 4, right: scrollLeft + clientWidth < scrollWidth - 4 };
+	}
+	$effect(() => {
+		void runs;
+		const run = selectedRun;
+		const frame = requestAnimationFrame(() => {
+			const wall = run && strip?.querySelector<HTMLElement>(`[data-wall="${CSS.escape(run)}"]`);
+			if (strip && wall) {
+				const { offsetLeft, offsetWidth } = wall;
+				const isOff =
+					offsetLeft < strip.scrollLeft ||
+					offsetLeft + offsetWidth > strip.scrollLeft + strip.clientWidth;
+				if (isOff) strip.scrollLeft = offsetLeft - 16;
+			}
+			look();
+		});
+		return () => cancelAnimationFrame(frame);
+	});
+	/** A finger does not hit a place on a wall this small: a tap opens the wall large first. */
+	function tap(event: MouseEvent, run: Run) {
+		const isTouch = (event as PointerEvent).pointerType === 'touch';
+		if (!isTouch) return;
+		event.stopPropagation();
+		event.preventDefault();
+		large = run;
+		void tick().then(() => dialog?.showModal());
+	}
 </script>
 
+<svelte:window onresize={look} />
 <!-- All walls small and side by side: choose a place where it stands. -->
-<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<div class="strip" role="group" aria-label="All walls: choose a place" tabindex="0">
-	{#each runs as run (run.id)}
-		<FrontView {home} {run} {selected} {onselect} {flagged} compactPx={128} />
-	{/each}
+<div class="edge" class:more-left={more.left} class:more-right={more.right}>
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+	<div
+		class="strip"
+		role="group"
+		aria-label="All walls: choose a place"
+		tabindex="0"
+		bind:this={strip}
+		onscroll={look}
+	>
+		{#each runs as run (run.id)}
+			<!-- svelte-ignore a11y_no_static_element_interactions, a11y_click_events_have_key_events -->
+			<div data-wall={run.id} onclickcapture={(event) => tap(event, run)}>
+				<FrontView {home} {run} {selected} {onselect} {flagged} compactPx={128} />
+			</div>
+		{/each}
+	</div>
 </div>
+{#if large}
+	<dialog
+		class="modal modal-bottom"
+		aria-label="Choose a place on {large.name}"
+		bind:this={dialog}
+		onclose={() => (large = null)}
+		onclick={(event) => event.target === dialog && dialog?.close()}
+	>
+		<div class="modal-box">
+			<div class="flex items-center justify-between">
+				<h2>{large.name}</h2>
+				<button class="btn btn-ghost" onclick={() => dialog?.close()}><X size={18} />Close</button>
+			</div>
+			<FrontView
+				{home}
+				run={large}
+				{selected}
+				{flagged}
+				onselect={(id) => {
+					dialog?.close();
+					onselect(id);
+				}}
+			/>
+		</div>
+	</dialog>
+{/if}
 
 <style>
+	.edge {
+		position: relative;
+	}
 	.strip {
+		position: relative;
 		display: flex;
 		align-items: flex-end;
 		gap: 0.25rem;
 		overflow-x: auto;
 		padding-bottom: 0.5rem;
+		scrollbar-width: thin;
+	}
+	/* The paper folds where walls go on. */
+	.more-left::before,
+	.more-right::after {
+		content: '‹';
+		position: absolute;
+		z-index: 1;
+		inset-block: 0 0.5rem;
+		left: 0;
+		width: 1.4rem;
+		display: grid;
+		place-items: center;
+		font-size: 1.4rem;
+		background: var(--color-base-100);
+		border-right: 1px dashed var(--color-base-content);
+		pointer-events: none;
+	}
+	.more-right::after {
+		content: '›';
+		left: auto;
+		right: 0;
+		border-right: 0;
+		border-left: 1px dashed var(--color-base-content);
 	}
 </style>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '$lib/data/demo';
 import { bareKitchen, NOW } from '$lib/core/fixtures/tiny-home';
-import { clipText, frontGeometry, nookWords } from './front-geometry';
+import { fitWords, frontGeometry, nookWords } from './front-geometry';
 
 const demo = demoHome(NOW);
 
@@ -40,9 +40,11 @@ describe('the front view', () => {
 
 describe('words on the drawing', () => {
 	it('are cut where they do not fit', () => {
-		expect(clipText('Larder shelf', 1000, 20)).toBe('Larder shelf');
-		expect(clipText('Larder shelf', 80, 20)).toBe('Larder…');
-		expect(clipText('Larder shelf', 10, 20)).toBe('');
+		expect(fitWords('Larder shelf', 1000, 20)).toBe('Larder shelf');
+		expect(fitWords('Larder shelf', 80, 20)).toBe('Larder');
+		expect(fitWords('On top by the fridge', 110, 10)).toBe('On top by the fridge');
+		expect(fitWords('On top by the fridge', 80, 10)).toBe('On top');
+		expect(fitWords('Larder shelf', 10, 20)).toBe('');
 	});
 	it('prefer the part that tells a nook from its neighbours', () => {
 		const view = frontGeometry(demo, demo.runs['north']!);

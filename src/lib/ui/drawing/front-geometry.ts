@@ -84,18 +84,35 @@ export function frontGeometry(home: Pick<Home, 'cabinets' | 'nooks'>, run: Run):
 	};
 }
 
-/** Cuts a text to what fits a width, by the average advance of the text face. */
-export function clipText(text: string, widthMm: number, fontMm: number): string {
-	const room = Math.floor(widthMm / (fontMm * 0.53));
-	if (text.length <= room) return text;
-	return room < 3 ? '' : `${text.slice(0, room - 1).trimEnd()}…`;
+/** Average advance of the text face, in its size. */
+const ADVANCE = 0.53;
+/** Whether a text fits a width. */
+export const fits = (text: string, widthMm: number, fontMm: number): boolean =>
+	text.length * fontMm * ADVANCE <= widthMm;
+/** Words that say nothing at the end of what is left of a name. */
+const LOOSE_ENDS = /^(a|an|and|at|by|for|in|of|on|or|over|the|to|under|with|&)$/i;
+
+/**
+ * Gives what of a text fits a width: all of it, else its first whole words, else nothing. What is left out comes with
+ * zoom or focus; nothing is cut within a word.
+ * @example fitWords('On top by the fridge', 60, 10) // 'On top'
+ */
+export function fitWords(text: string, widthMm: number, fontMm: number): string {
+	if (fits(text, widthMm, fontMm)) return text;
+	const words = text.split(' ');
+	while (words.length > 1) {
+		words.pop();
+		while (words.length && LOOSE_ENDS.test(words.at(-1)!)) words.pop();
+		const left = words.join(' ').replace(/[,:;(]+$/, '');
+		if (left && fits(left, widthMm, fontMm)) return left;
+	}
+	return '';
 }
 
 /** Gives the words for a nook that fit its box: all of its name, else the part that tells it from its neighbours. */
 export function nookWords(box: NookBox, widthMm: number, fontMm: number): string {
 	const name = box.nook.name.replace(`${box.cabinet.name}: `, '');
-	const whole = clipText(name, widthMm, fontMm);
-	if (whole === name) return name;
+	if (fits(name, widthMm, fontMm)) return name;
 	const last = name.split(', ').at(-1)!;
-	return clipText(last[0]!.toUpperCase() + last.slice(1), widthMm, fontMm);
+	return fitWords(last[0]!.toUpperCase() + last.slice(1), widthMm, fontMm);
 }

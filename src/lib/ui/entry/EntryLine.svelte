@@ -4,25 +4,22 @@
 	import type { DateOrder } from '$lib/core/clearing';
 	import { categoryOf, formatQuantity, type Home } from '$lib/core/model';
 	import { dateText, intakeIssueText } from '$lib/messages/clearing';
+	import { keysEverywhere } from '$lib/state/page-keys.svelte';
 	import type { Intake } from '$lib/state/intake.svelte';
-	import { suggestThings } from '$lib/state/suggest';
+	import { isKnown, suggestThings } from '$lib/state/find';
 
 	interface Props {
 		intake: Intake;
 		home: Home;
+		/** Escape leaves the line. */
+		onleave?: () => void;
 		onorder: (order: Exclude<DateOrder, null>) => void;
 	}
-	let { intake, home, onorder }: Props = $props();
+	let { intake, home, onleave, onorder }: Props = $props();
 	let input = $state<HTMLInputElement>();
 	const parsed = $derived(intake.parsed);
 	const ambiguous = $derived(parsed?.issues.find((issue) => issue.code === 'date-ambiguous'));
-	const known = $derived(
-		parsed?.line.name
-			? Object.values(home.things).some(
-					(thing) => thing.name.toLowerCase() === parsed.line.name.toLowerCase()
-				)
-			: false
-	);
+	const known = $derived(!!parsed?.line.name && isKnown(home, parsed.line.name));
 	const suggested = $derived(parsed && !known ? suggestThings(home, parsed.line.name) : []);
 
 	function paste(event: ClipboardEvent) {
@@ -37,17 +34,17 @@
 		intake.text = intake.text.replace(parsed!.line.name, name);
 		input?.focus();
 	}
-	/** N or / comes to the line from anywhere, Escape leaves it for the pile. */
-	function keys(event: KeyboardEvent) {
-		const typing = (event.target as HTMLElement).closest('input, textarea, select');
-		if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
-		if (event.key !== '/' && event.key.toLowerCase() !== 'n') return;
+	keysEverywhere('The entry line', [
+		{ keys: 'N', does: 'Type a new thing', run: () => input?.focus() }
+	]);
+	function escape(event: KeyboardEvent) {
+		if (event.key !== 'Escape') return;
 		event.preventDefault();
-		input?.focus();
+		input?.blur();
+		onleave?.();
 	}
 </script>
 
-<svelte:window onkeydown={keys} />
 <form
 	class="entry"
 	onsubmit={(event) => {
@@ -58,22 +55,22 @@
 	<label for="entry-line" class="sr-only">Entry line: one thing</label>
 	<input
 		id="entry-line"
-		class="box"
+		class="input"
 		autocomplete="off"
 		enterkeyhint="enter"
 		placeholder="3 tins chopped tomatoes 400g bb 03/27 dent"
 		bind:this={input}
 		bind:value={intake.text}
 		onpaste={paste}
-		onkeydown={(event) => event.key === 'Escape' && input?.blur()}
+		onkeydown={escape}
 		aria-describedby="entry-understood"
 	/>
-	<button class="tool tool-now" aria-label="Enter"
+	<button class="btn btn-primary" aria-label="Enter"
 		><CornerDownLeft size={18} /><span class="word">Enter</span></button
 	>
 	<button
 		type="button"
-		class="tool"
+		class="btn"
 		onclick={() => intake.scan()}
 		disabled={intake.busy}
 		aria-label="Scan a pack"
@@ -115,8 +112,8 @@
 		{/each}
 		{#if ambiguous}
 			<span class="flex gap-2">
-				<button type="button" class="tool" onclick={() => onorder('dmy')}>Day first</button>
-				<button type="button" class="tool" onclick={() => onorder('mdy')}>Month first</button>
+				<button type="button" class="btn" onclick={() => onorder('dmy')}>Day first</button>
+				<button type="button" class="btn" onclick={() => onorder('mdy')}>Month first</button>
 			</span>
 		{/if}
 	{:else if intake.isCode}
@@ -125,8 +122,9 @@
 		<span>{intake.said}</span>
 	{:else}
 		<span class="soft"
-			>One thing with its count, size, date and state; many lines may be pasted. N comes back here,
-			Escape goes to the pile.</span
+			>One thing with its count, size, date and state; you can paste many lines at once.<span
+				class="with-keys">{' '}N comes back here, Escape goes to the pile.</span
+			></span
 		>
 	{/if}
 	{#if intake.wrong.length && !parsed?.issues.length}
@@ -140,10 +138,10 @@
 				<span class="min-w-0 flex-1"
 					><b>{line.text}</b><br /><span class="wrong">{line.wrong}</span></span
 				>
-				<button type="button" class="tool" onclick={() => (intake.correct(index), input?.focus())}
+				<button type="button" class="btn" onclick={() => (intake.correct(index), input?.focus())}
 					>Put right</button
 				>
-				<button type="button" class="tool tool-quiet" onclick={() => intake.drop(index)}
+				<button type="button" class="btn btn-ghost" onclick={() => intake.drop(index)}
 					>Leave out</button
 				>
 			</li>

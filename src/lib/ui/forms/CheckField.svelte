@@ -10,7 +10,7 @@
 <label class="flex min-h-11 items-center gap-2"
 	><input
 		type="checkbox"
-		class="size-5"
+		class="checkbox"
 		{checked}
 		onchange={(event) => onchange(event.currentTarget.checked)}
 	/>{label}</label

@@ -33,7 +33,7 @@
 	<label for={id} class="block text-sm font-semibold">{label}</label>
 	<input
 		{id}
-		class="box measure"
+		class="input measure"
 		inputmode="text"
 		autocomplete="off"
 		placeholder="not measured"

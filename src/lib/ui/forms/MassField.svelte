@@ -27,7 +27,7 @@
 	<label for={id} class="block text-sm font-semibold">{label}</label>
 	<input
 		{id}
-		class="box measure"
+		class="input measure"
 		autocomplete="off"
 		{placeholder}
 		aria-invalid={wrong ? 'true' : undefined}

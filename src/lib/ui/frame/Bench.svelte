@@ -1,22 +1,40 @@
 <script lang="ts">
-	import type { Snippet } from 'svelte';
+	import X from '@lucide/svelte/icons/x';
+	import { untrack, type Snippet } from 'svelte';
+	import { MediaQuery } from 'svelte/reactivity';
 
 	interface Props {
 		children: Snippet;
 		/** The reason panel: at the right, on a phone below. */
 		panel?: Snippet | undefined;
 		panelLabel?: string;
-		/** On a small screen: the panel comes up from below, over the drawing. */
+		/** What the panel says is of something that was chosen: the focus moves into it, and on a small screen it stands over the bench. */
 		raised?: boolean;
-		/** What is chosen on the drawing: it is brought above the raised panel when it changes. */
+		/** What is chosen: when it changes the focus moves in again. */
 		chosen?: string | null;
+		/** On a small screen: work goes on in the panel, below the drawing that it is about. */
+		docked?: boolean;
+		/** The panel goes along with a list beside it: on a wide screen the focus stays in the list. */
+		follows?: boolean;
+		/** Puts the panel away: by its button, by Escape, by a tap beside it. */
+		onclose?: () => void;
 	}
-	let { children, panel, panelLabel = 'Details', raised = false, chosen = null }: Props = $props();
-	let middle = $state<HTMLElement>();
-	/** The raised panel covers 56 % of a small screen: the middle of what is left lies so much above the screen's. */
+	let {
+		children,
+		panel,
+		panelLabel = 'Details',
+		raised = false,
+		chosen = null,
+		docked = false,
+		follows = false,
+		onclose
+	}: Props = $props();
+	const small = new MediaQuery('(max-width: 1023px)');
+	/** The docked panel covers 56 % of a small screen: the middle of what is left lies so much above the screen's. */
 	const LIFT = 0.28;
 	$effect(() => {
-		if (!raised || !chosen || !matchMedia('(max-width: 1023px)').matches) return;
+		void chosen;
+		if (!docked || !small.current) return;
 		const frame = requestAnimationFrame(() => {
 			const spot = middle?.querySelector('svg [aria-pressed="true"]');
 			if (!spot) return;
@@ -25,12 +43,87 @@
 		});
 		return () => cancelAnimationFrame(frame);
 	});
+	const isModal = $derived(!!panel && raised && small.current);
+	let middle = $state<HTMLElement>();
+	let aside = $state<HTMLElement>();
+	let dialog = $state<HTMLDialogElement>();
+	/** What had the focus before the panel took it. */
+	let opener: HTMLElement | null = null;
+
+	$effect(() => {
+		void chosen;
+		if (!raised || !panel || isModal || follows) return;
+		const active = document.activeElement as HTMLElement | null;
+		if (!aside || aside.contains(active)) return;
+		opener = active;
+		aside.focus({ preventScroll: true });
+	});
+	$effect(() => {
+		if (!dialog) return;
+		const shown = dialog;
+		opener = untrack(() => document.activeElement as HTMLElement | null);
+		shown.showModal();
+		return () => {
+			shown.close();
+			giveBack();
+		};
+	});
+	$effect(() => {
+		if (!raised && !isModal) untrack(giveBack);
+	});
+	/** Puts the focus back to where the panel was opened from, unless it has gone elsewhere since. */
+	function giveBack() {
+		const active = document.activeElement;
+		const isOurs =
+			!active || active === document.body || aside?.contains(active) || dialog?.contains(active);
+		const back = opener?.isConnected
+			? opener
+			: middle?.querySelector<HTMLElement>('[aria-pressed="true"]');
+		if (opener && isOurs) back?.focus({ preventScroll: true });
+		opener = null;
+	}
 </script>
 
-<div class="bench" class:with-panel={!!panel} class:has-raised={raised && !!panel}>
+<div class="bench" class:with-panel={!!panel && !isModal} class:has-docked={docked}>
 	<div class="middle" bind:this={middle}>{@render children()}</div>
-	{#if panel}
-		<aside aria-label={panelLabel} class:raised>{@render panel()}</aside>
+	{#if panel && isModal}
+		<dialog
+			class="modal modal-bottom"
+			aria-label={panelLabel}
+			bind:this={dialog}
+			oncancel={(event) => {
+				event.preventDefault();
+				onclose?.();
+			}}
+			onclick={(event) => event.target === dialog && onclose?.()}
+		>
+			<div class="modal-box">
+				<div class="head">
+					<button class="btn btn-ghost" onclick={onclose}><X size={18} />Close</button>
+				</div>
+				{@render panel()}
+			</div>
+		</dialog>
+	{:else if panel}
+		<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+		<aside
+			aria-label={panelLabel}
+			class:docked
+			tabindex="-1"
+			bind:this={aside}
+			onkeydown={(event) => {
+				if (event.key !== 'Escape' || !raised || follows || event.defaultPrevented) return;
+				event.preventDefault();
+				onclose?.();
+			}}
+		>
+			{#if raised && onclose && !follows}
+				<div class="head">
+					<button class="btn btn-ghost" onclick={onclose}><X size={18} />Close</button>
+				</div>
+			{/if}
+			{@render panel()}
+		</aside>
 	{/if}
 </div>
 
@@ -48,6 +141,18 @@
 		border-top: 1px solid var(--color-base-300);
 		background: var(--color-base-200);
 	}
+	aside:focus-visible {
+		outline-offset: -3px;
+	}
+	/* Beside the first line of what the panel says; it stays in sight. */
+	.head {
+		float: right;
+		position: sticky;
+		top: 0;
+		z-index: 2;
+		margin: -0.4rem -0.5rem 0 0.5rem;
+		background: var(--color-base-200);
+	}
 	@media print {
 		.bench.with-panel {
 			display: block;
@@ -57,10 +162,10 @@
 		}
 	}
 	@media screen and (max-width: 1023px) {
-		.has-raised .middle {
+		.has-docked .middle {
 			padding-bottom: 56dvh;
 		}
-		aside.raised {
+		aside.docked {
 			position: fixed;
 			inset: auto 0 0 84px;
 			z-index: 25;
@@ -70,8 +175,11 @@
 		}
 	}
 	@media (max-width: 767px) {
-		aside.raised {
+		aside.docked {
 			inset: auto 0 calc(56px + env(safe-area-inset-bottom)) 0;
+		}
+		.middle {
+			padding: 0.6rem 0.75rem 1rem;
 		}
 	}
 	@media screen and (min-width: 1024px) {

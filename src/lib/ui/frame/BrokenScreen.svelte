@@ -22,10 +22,10 @@
 		The program said: {error instanceof Error ? error.message : String(error)}
 	</p>
 	<div class="flex flex-wrap gap-2">
-		<button class="tool tool-now" onclick={reset}><RotateCcw size={18} />Try again</button>
-		<button class="tool" onclick={() => exportHome(home)}
+		<button class="btn btn-primary" onclick={reset}><RotateCcw size={18} />Try again</button>
+		<button class="btn" onclick={() => exportHome(home)}
 			><Download size={18} />Export the home</button
 		>
-		<a class="tool" href="/home/{home.id}">Job sheet</a>
+		<a class="btn" href="/home/{home.id}">Job sheet</a>
 	</div>
 </section>

@@ -41,13 +41,13 @@
 	</div>
 	<div class="flex flex-wrap gap-2">
 		{#if failure.code === 'deleted'}
-			<button class="tool tool-now" onclick={bringBack}><Undo2 size={18} />Bring it back</button>
+			<button class="btn btn-primary" onclick={bringBack}><Undo2 size={18} />Bring it back</button>
 		{:else if failure.code === 'trouble'}
-			<button class="tool tool-now" onclick={again}><RotateCcw size={18} />Try again</button>
-			<button class="tool" onclick={() => exportRaw(homeId, 'home')}
+			<button class="btn btn-primary" onclick={again}><RotateCcw size={18} />Try again</button>
+			<button class="btn" onclick={() => exportRaw(homeId, 'home')}
 				><Download size={18} />Export what is stored</button
 			>
 		{/if}
-		<a class="tool" href="/">Back to all homes</a>
+		<a class="btn" href="/">Back to all homes</a>
 	</div>
 </main>

@@ -22,10 +22,10 @@
 			{#if mends.length > SHOWN}<li>and {mends.length - SHOWN} more.</li>{/if}
 		</ul>
 		<div class="flex flex-wrap gap-2">
-			<button class="tool" onclick={() => exportRaw(store.home.id, store.home.name)}
+			<button class="btn" onclick={() => exportRaw(store.home.id, store.home.name)}
 				><Download size={18} />Export what was found</button
 			>
-			<button class="tool" onclick={() => store.dismissMends()}><X size={18} />Close</button>
+			<button class="btn" onclick={() => store.dismissMends()}><X size={18} />Close</button>
 		</div>
 	</section>
 {/if}

@@ -6,10 +6,48 @@
 	let { stage, children }: { stage: Stage; children?: Snippet } = $props();
 </script>
 
-<div class="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
+<div class="head">
 	<div>
 		<h1>{STAGE_WORDS[stage].name}</h1>
-		<p class="soft">{STAGE_WORDS[stage].question}</p>
+		<p class="soft question">{STAGE_WORDS[stage].question}</p>
 	</div>
-	<div class="no-print ml-auto flex flex-wrap items-center gap-2">{@render children?.()}</div>
+	<div class="no-print actions">{@render children?.()}</div>
 </div>
+
+<style>
+	.head {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: flex-end;
+		gap: 0.5rem 1rem;
+		margin-bottom: 0.75rem;
+	}
+	.actions {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.5rem;
+		margin-left: auto;
+		min-width: 0;
+	}
+	/* The content comes first: the bar below says the stage, so its name is enough. */
+	@media (max-width: 640px) {
+		.head {
+			align-items: center;
+			gap: 0.25rem 0.5rem;
+			margin-bottom: 0.25rem;
+			min-height: 44px;
+		}
+		h1 {
+			font-size: 1.3rem;
+		}
+		.question {
+			position: absolute;
+			clip-path: inset(50%);
+		}
+		.actions {
+			flex: 1 1 0;
+			justify-content: flex-end;
+		}
+	}
+</style>

@@ -34,17 +34,17 @@
 		{#if failed}<p>{failed}</p>{/if}
 		<div class="mt-2 flex flex-wrap gap-2">
 			{#if store.gone}
-				<button class="tool tool-now" onclick={restore}
+				<button class="btn btn-primary" onclick={restore}
 					><Undo2 size={18} />{store.gone === 'deleted'
 						? 'Bring it back'
 						: 'Store it again'}</button
 				>
 			{:else}
-				<button class="tool tool-now" onclick={() => store.retry()}
+				<button class="btn btn-primary" onclick={() => store.retry()}
 					><RotateCcw size={18} />Save again now</button
 				>
 			{/if}
-			<button class="tool" onclick={() => exportHome(store.home)}
+			<button class="btn" onclick={() => exportHome(store.home)}
 				><Download size={18} />Export the home</button
 			>
 		</div>

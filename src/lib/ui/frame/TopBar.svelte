@@ -1,33 +1,17 @@
 <script lang="ts">
 	import Moon from '@lucide/svelte/icons/moon';
 	import Redo2 from '@lucide/svelte/icons/redo-2';
-	import Search from '@lucide/svelte/icons/search';
+	import Keyboard from '@lucide/svelte/icons/keyboard';
 	import Sun from '@lucide/svelte/icons/sun';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
+	import KeyPage from './KeyPage.svelte';
+	import SearchBox from './SearchBox.svelte';
 	import type { HomeStore } from '$lib/state/home-store.svelte';
 	import { theme } from '$lib/state/theme.svelte';
 
 	let { store }: { store: HomeStore } = $props();
+	let keyPage = $state<KeyPage>();
 	const home = $derived(store.home);
-	let query = $state('');
-	const hits = $derived.by(() => {
-		const words = query.trim().toLowerCase();
-		if (words.length < 2) return [];
-		const lots = Object.values(home.lots).filter((lot) => lot.count > 0);
-		return Object.values(home.things)
-			.filter((thing) => thing.name.toLowerCase().includes(words))
-			.slice(0, 8)
-			.map((thing) => ({
-				thing,
-				places: [
-					...new Set(
-						lots
-							.filter((lot) => lot.thingId === thing.id)
-							.map((lot) => (lot.nookId ? (home.nooks[lot.nookId]?.name ?? '') : 'on the table'))
-					)
-				].join(', ')
-			}));
-	});
 	const SAVE_WORDS = {
 		saved: 'Saved',
 		saving: 'Saving …',
@@ -39,28 +23,10 @@
 
 <header class="bar no-print">
 	<a class="home" href="/home/{home.id}" title="Job sheet of {home.name}">{home.name}</a>
-	<div class="search">
-		<Search size={18} aria-hidden="true" />
-		<input
-			type="search"
-			placeholder="Where is …?"
-			aria-label="Find a thing"
-			bind:value={query}
-			onkeydown={(event) => event.key === 'Escape' && (query = '')}
-		/>
-		{#if query.trim().length > 1}
-			<ul class="hits">
-				{#each hits as { thing, places } (thing.id)}
-					<li><b>{thing.name}</b><span class="soft">{places || 'none left'}</span></li>
-				{:else}
-					<li>Nothing here is called “{query}”.</li>
-				{/each}
-			</ul>
-		{/if}
-	</div>
+	<SearchBox {home} />
 	<div class="tools steps">
 		<button
-			class="tool tool-quiet"
+			class="btn btn-ghost"
 			disabled={!store.undoLabel}
 			onclick={() => store.undo()}
 			title={store.undoLabel ? `Undo: ${store.undoLabel}` : 'Nothing to undo'}
@@ -68,7 +34,8 @@
 			><Undo2 size={20} /><span class="wide">Undo</span></button
 		>
 		<button
-			class="tool tool-quiet"
+			class="btn btn-ghost"
+			class:rare={!store.redoLabel}
 			disabled={!store.redoLabel}
 			onclick={() => store.redo()}
 			title={store.redoLabel ? `Redo: ${store.redoLabel}` : 'Nothing to redo'}
@@ -77,12 +44,11 @@
 		>
 		<span class="saved" class:failed={isUnsafe} role="status">{SAVE_WORDS[store.saveState]}</span>
 	</div>
-	<i class="break" aria-hidden="true"></i>
-	<div class="tools choices">
+	<div class="tools choices rare">
 		<label class="units">
 			<span class="sr-only">Units</span>
 			<select
-				class="box measure"
+				class="select measure"
 				value={home.units}
 				onchange={(event) => {
 					const units = event.currentTarget.value as typeof home.units;
@@ -94,14 +60,18 @@
 				<option value="in">inch</option>
 			</select>
 		</label>
+		<button class="btn btn-ghost with-keys" onclick={() => keyPage?.open()} aria-label="Keys"
+			><Keyboard size={20} /></button
+		>
 		<button
-			class="tool tool-quiet"
+			class="btn btn-ghost"
 			onclick={() => theme.toggle()}
 			aria-label={theme.current === 'linen' ? 'Dark: cellar' : 'Light: linen'}
 			>{#if theme.current === 'linen'}<Moon size={20} />{:else}<Sun size={20} />{/if}</button
 		>
 	</div>
 </header>
+<KeyPage bind:this={keyPage} />
 
 <style>
 	.bar {
@@ -123,46 +93,12 @@
 		display: inline-flex;
 		align-items: center;
 	}
-	.search {
-		position: relative;
-		display: flex;
-		align-items: center;
-		gap: 0.4rem;
-		flex: 1 1 12rem;
-		max-width: 24rem;
-		margin-left: auto;
-		border-bottom: 1.5px solid var(--ink-soft);
-	}
-	.search input {
-		width: 100%;
-		min-height: 44px;
-		background: transparent;
-		outline-offset: 0;
-	}
-	.hits {
-		position: absolute;
-		top: 100%;
-		left: 0;
-		right: 0;
-		z-index: 40;
-		background: var(--color-base-100);
-		border: 1px solid var(--color-base-content);
-	}
-	.hits li {
-		display: flex;
-		flex-direction: column;
-		padding: 0.5rem 0.75rem;
-		border-bottom: 1px solid var(--color-base-300);
-	}
-	.break {
-		display: none;
-	}
 	.tools {
 		display: flex;
 		align-items: center;
 		gap: 0.15rem;
 	}
-	.tools .tool {
+	.tools .btn {
 		padding-inline: 0.6rem;
 	}
 	.saved {
@@ -183,42 +119,33 @@
 			display: none;
 		}
 	}
+	/* One line on a phone: the home, the search, undo; what is rare goes to the job sheet. */
 	@media (max-width: 640px) {
 		.bar {
-			gap: 0 0.25rem;
+			gap: 0.15rem;
+			min-height: 50px;
 			padding: 0 0.5rem;
-			flex-wrap: wrap;
 		}
 		.home {
-			order: 1;
-			flex: 1 1 0;
+			flex: 0 1 auto;
+			max-width: 6.5rem;
 			display: block;
 			line-height: 44px;
 		}
-		.steps {
-			order: 2;
+		.tools .btn {
+			padding-inline: 0.45rem;
+			min-width: 44px;
 		}
-		.search {
-			order: 3;
-			flex: 1 1 0;
-			max-width: none;
-			margin-left: 0.4rem;
-		}
-		.choices {
-			order: 4;
-		}
-		.break {
-			display: block;
-			order: 2;
-			flex-basis: 100%;
+		.rare {
+			display: none;
 		}
 		.saved {
 			min-width: 0;
 			font-size: 0.85rem;
 		}
-		.units select {
-			min-width: 4.6rem;
-			padding-inline: 0.4rem;
+		.saved:not(.failed) {
+			position: absolute;
+			clip-path: inset(50%);
 		}
 	}
 </style>

@@ -43,7 +43,7 @@
 		depth × height.
 	</p>
 	{#if !kinds.length}
-		<button class="tool" onclick={() => store.run('usual containers', 'addUsualKinds')}
+		<button class="btn" onclick={() => store.run('usual containers', 'addUsualKinds')}
 			>Show the usual kinds</button
 		>
 	{/if}
@@ -60,7 +60,7 @@
 					></span
 				>
 				<input
-					class="box measure max-w-20"
+					class="input measure max-w-20"
 					type="number"
 					min="0"
 					max="999"
@@ -80,17 +80,17 @@
 	<form class="mt-3 grid grid-cols-3 gap-2" onsubmit={add}>
 		<label class="col-span-3"
 			>Another open bin<input
-				class="box"
+				class="input"
 				bind:value={own.name}
 				required
 				maxlength="200"
 				placeholder="Wicker basket"
 			/></label
 		>
-		<label>Width<input class="box measure" bind:value={own.width} /></label>
-		<label>Depth<input class="box measure" bind:value={own.depth} /></label>
-		<label>Height<input class="box measure" bind:value={own.height} /></label>
+		<label>Width<input class="input measure" bind:value={own.width} /></label>
+		<label>Depth<input class="input measure" bind:value={own.depth} /></label>
+		<label>Height<input class="input measure" bind:value={own.height} /></label>
 		{#if wrong}<p role="alert" class="col-span-3" style="color:var(--color-error)">{wrong}</p>{/if}
-		<button class="tool col-span-3"><Plus size={18} />Add it to the house</button>
+		<button class="btn col-span-3"><Plus size={18} />Add it to the house</button>
 	</form>
 </details>

@@ -43,7 +43,7 @@
 				/>
 				<label class="text-sm font-semibold"
 					>Age<select
-						class="box font-normal"
+						class="select font-normal"
 						value={person.ageBand}
 						onchange={(event) =>
 							store.run(`age of ${person.name}`, 'changePerson', person.id, {
@@ -87,7 +87,7 @@
 				/>
 				<label class="text-sm font-semibold"
 					>Diets of {person.name}<input
-						class="box font-normal"
+						class="input font-normal"
 						placeholder="none"
 						maxlength="400"
 						value={person.diets.join(', ')}
@@ -99,7 +99,7 @@
 				>
 				<label class="text-sm font-semibold"
 					>Allergies of {person.name}<input
-						class="box font-normal"
+						class="input font-normal"
 						placeholder="none"
 						maxlength="400"
 						value={person.allergies.join(', ')}
@@ -115,7 +115,7 @@
 					it. Read the pack each time; a doctor says how strict to be.
 				</p>{/if}
 			<button
-				class="tool tool-quiet"
+				class="btn btn-ghost"
 				onclick={() => store.run(`remove ${person.name}`, 'removePerson', person.id)}
 				><Trash2 size={18} />Remove {person.name}</button
 			>
@@ -124,7 +124,7 @@
 	{#each Object.values(home.pets) as entry (entry.id)}
 		<p class="rule-top flex items-center justify-between py-1">
 			<span><b>{entry.name}</b>, pet</span><button
-				class="tool tool-quiet"
+				class="btn btn-ghost"
 				onclick={() => store.run(`remove ${entry.name}`, 'removePet', entry.id)}
 				><Trash2 size={18} />Remove {entry.name}</button
 			>
@@ -139,13 +139,13 @@
 		}}
 	>
 		<input
-			class="box"
+			class="input"
 			bind:value={name}
 			aria-label="Name of a person"
 			placeholder="A person’s name"
 			maxlength="200"
 		/>
-		<button class="tool"><Plus size={18} />Person</button>
+		<button class="btn"><Plus size={18} />Person</button>
 	</form>
 	<form
 		class="flex gap-2 pt-2"
@@ -156,12 +156,12 @@
 		}}
 	>
 		<input
-			class="box"
+			class="input"
 			bind:value={pet}
 			aria-label="Name of a pet"
 			placeholder="A pet’s name"
 			maxlength="200"
 		/>
-		<button class="tool"><Plus size={18} />Pet</button>
+		<button class="btn"><Plus size={18} />Pet</button>
 	</form>
 </section>

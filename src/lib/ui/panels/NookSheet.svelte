@@ -151,7 +151,7 @@
 					{/each}
 				</div>
 				<button
-					class="tool tool-quiet mt-2"
+					class="btn btn-ghost mt-2"
 					onclick={() =>
 						store.run(`remove ${obstruction.kind}`, 'removeObstruction', nookId, obstruction.id)}
 					><Trash2 size={18} />Remove the {obstruction.kind}</button
@@ -166,11 +166,11 @@
 		<div class="flex gap-2">
 			<label class="flex-1"
 				><span class="sr-only">Kind of obstruction</span>
-				<select class="box" bind:value={kind}
+				<select class="select" bind:value={kind}
 					>{#each OBSTRUCTION_KINDS as option (option)}<option>{option}</option>{/each}</select
 				>
 			</label>
-			<button class="tool" onclick={obstruct}>Add it</button>
+			<button class="btn" onclick={obstruct}>Add it</button>
 		</div>
 		{#if nook.kind === 'undersink'}<p class="soft mt-2 text-sm">
 				Keep shut-off valves free to reach. Plumbing itself is for a licensed trade.
@@ -197,14 +197,14 @@
 				/>
 			</div>
 			<button
-				class="tool tool-quiet mt-1"
+				class="btn btn-ghost mt-1"
 				onclick={() => store.run(`way into ${nook.name}`, 'setOpening', nookId, null)}
 				>As large as the inside</button
 			>
 		{:else}
 			<p class="soft mb-2">As large as the inside. Hinges and frames often make it smaller.</p>
 			<button
-				class="tool"
+				class="btn"
 				disabled={!nook.inside.widthMm || !nook.inside.heightMm}
 				onclick={() =>
 					store.run(`way into ${nook.name}`, 'setOpening', nookId, {

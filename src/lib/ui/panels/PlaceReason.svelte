@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { wholeText } from '$lib/messages/numbers';
 	import Ban from '@lucide/svelte/icons/ban';
 	import Hand from '@lucide/svelte/icons/hand';
 	import Pin from '@lucide/svelte/icons/pin';
@@ -21,12 +22,11 @@
 		layout: Layout;
 		groupId: string;
 		nookId: string;
-		onclose: () => void;
 		onhold: () => void;
 		onpin: () => void;
 		onban: () => void;
 	}
-	let { home, model, layout, groupId, nookId, onclose, onhold, onpin, onban }: Props = $props();
+	let { home, model, layout, groupId, nookId, onhold, onpin, onban }: Props = $props();
 	const reason = $derived(explainParts(model, layout, partsAt(model, layout, groupId, nookId)));
 	const plan = $derived(home.activePlanId ? home.zonePlans[home.activePlanId] : undefined);
 	const group = $derived(home.groups[groupId]!);
@@ -44,16 +44,12 @@
 				)
 			: undefined;
 	});
-	const whole = (value: number) => Math.round(value).toLocaleString('en');
 </script>
 
-<div class="mb-2 flex items-start justify-between gap-2">
-	<TagChip {group} />
-	<button class="tool tool-quiet -mt-2" onclick={onclose}>Close</button>
-</div>
+<div class="mb-2 flex min-h-11 items-center"><TagChip {group} /></div>
 {#if reason}
 	<p class="mb-2">
-		<b>{nookName(nookId)}</b>: {reason.usesPerWeek.toFixed(0)} uses a week, {whole(
+		<b>{nookName(nookId)}</b>: {reason.usesPerWeek.toFixed(0)} uses a week, {wholeText(
 			reason.metresPerWeek
 		)} m walked for them, reach {BAND_WORDS[reason.band]}.
 	</p>
@@ -68,22 +64,23 @@
 	{/if}
 	<dl class="cost">
 		<dt>walking</dt>
-		<dd>{whole(reason.parts.walk)}</dd>
+		<dd>{wholeText(reason.parts.walk)}</dd>
 		<dt>reaching</dt>
-		<dd>{whole(reason.parts.reach)}</dd>
+		<dd>{wholeText(reason.parts.reach)}</dd>
 		{#each reason.parts.soft as { code, effort } (code)}<dt>{softText(code)}</dt>
-			<dd>{whole(effort)}</dd>{/each}
+			<dd>{wholeText(effort)}</dd>{/each}
 		{#if reason.parts.habit}<dt>moved from where it is now</dt>
-			<dd>{whole(reason.parts.habit)}</dd>{/if}
+			<dd>{wholeText(reason.parts.habit)}</dd>{/if}
 		{#if Math.abs(reason.parts.partners) > 0.5}<dt>way to what it is used with</dt>
-			<dd>{whole(reason.parts.partners)}</dd>{/if}
+			<dd>{wholeText(reason.parts.partners)}</dd>{/if}
 		<dt class="sum">effort a week, in metres</dt>
-		<dd class="sum">{whole(reason.cost)}</dd>
+		<dd class="sum">{wholeText(reason.cost)}</dd>
 	</dl>
 	{#if reason.pushedOutOf}
 		<p class="mb-2">
-			<b>{nookName(reason.pushedOutOf.nookId)}</b> would save {whole(-reason.pushedOutOf.extra)},
-			but {reason.pushedOutOf.heldBy.length
+			<b>{nookName(reason.pushedOutOf.nookId)}</b> would save {wholeText(
+				-reason.pushedOutOf.extra
+			)}, but {reason.pushedOutOf.heldBy.length
 				? `${reason.pushedOutOf.heldBy.map((id) => home.groups[id]?.name).join(', ')} ${reason.pushedOutOf.heldBy.length > 1 ? 'hold' : 'holds'} that place.`
 				: 'it is too small.'}
 		</p>
@@ -95,7 +92,7 @@
 			Next best with room: {reason.next
 				.map(
 					(next) =>
-						`${nookName(next.nookId)} (${next.extra >= 0 ? '+' : '−'}${whole(Math.abs(next.extra))})`
+						`${nookName(next.nookId)} (${next.extra >= 0 ? '+' : '−'}${wholeText(Math.abs(next.extra))})`
 				)
 				.join(', ')}.
 		</p>
@@ -120,11 +117,11 @@
 	</p>
 {/if}
 <div class="mt-3 flex flex-wrap gap-2">
-	<button class="tool" onclick={onhold}><Hand size={18} />Move it</button>
-	<button class="tool" aria-pressed={has('pin')} class:tool-now={has('pin')} onclick={onpin}
+	<button class="btn" onclick={onhold}><Hand size={18} />Move it</button>
+	<button class="btn" aria-pressed={has('pin')} class:btn-primary={has('pin')} onclick={onpin}
 		><Pin size={18} />{has('pin') ? 'Unpin' : 'Pin here'}</button
 	>
-	<button class="tool" aria-pressed={has('ban')} class:tool-now={has('ban')} onclick={onban}
+	<button class="btn" aria-pressed={has('ban')} class:btn-primary={has('ban')} onclick={onban}
 		><Ban size={18} />{has('ban') ? 'Allow here' : 'Never here'}</button
 	>
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { wholeText } from '$lib/messages/numbers';
 	import ShieldCheck from '@lucide/svelte/icons/shield-check';
 	import Square from '@lucide/svelte/icons/square';
 	import { toast } from 'svelte-sonner';
@@ -6,7 +7,7 @@
 
 	import { gapText, isProven, proofText } from '$lib/messages/zoning';
 	import { getHomeStore } from '$lib/state/context';
-	import { ProveJob } from '$lib/state/prove-job.svelte';
+	import { Job } from '$lib/state/job.svelte';
 	import { createProveClient } from '$lib/workers/prove.client';
 
 	interface Props {
@@ -20,40 +21,39 @@
 	let { plan, effort, stale, broken }: Props = $props();
 	const getStore = getHomeStore();
 	const store = $derived(getStore());
-	const job = new ProveJob(createProveClient());
-	$effect(() => () => job.stop());
+	const job = new Job(createProveClient());
+	$effect(() => () => job.leave());
 	const SECONDS = 60;
-	const whole = (value: number) => Math.round(value).toLocaleString('en');
 
 	async function prove() {
-		const { id, assignments } = plan;
-		const proof = await job.start(store.home, SECONDS);
-		if (!proof) return;
-		const now = store.home.zonePlans[id];
+		const { id } = plan;
+		const answer = await job.start({ home: store.home, options: { seconds: SECONDS } }, () =>
+			store.home.activePlanId === id ? store.home.zonePlans[id]?.assignments : null
+		);
+		if (!answer) return;
 		// Whoever went on meanwhile has another plan by now; the proof is of the one before.
-		if (now?.assignments !== assignments || store.home.activePlanId !== id)
+		if (answer.isLate)
 			return void toast.info('The plan was changed meanwhile, so the proof was not kept.');
-		store.run('proof of the plan', 'noteProof', id, proof);
-		toast.info(proofText(proof, SECONDS));
+		store.run('proof of the plan', 'noteProof', id, answer.result);
+		toast.info(proofText(answer.result, SECONDS));
 	}
 </script>
 
 <p class="soft mt-2 text-sm">
 	{#if Number.isFinite(effort)}
-		Effort {whole(effort)}: metres walked there and back, reaches and broken wishes counted in
+		Effort {wholeText(effort)}: metres walked there and back, reaches and broken wishes counted in
 		metres too. {#if !stale && !broken}{gapText(effort, plan.bound)}{/if}
 	{:else}
 		A plan that breaks a rule has no effort to compare: mend what is named below, or solve again.
 	{/if}
 </p>
-{#if job.state.kind === 'running'}
+{#if job.isRunning}
 	<p role="status" class="measure mt-2 text-sm">
-		Proving{#if job.state.bound !== null}: no plan can go below {whole(job.state.bound)}{/if} …
+		Proving{#if job.progress}: no plan can go below {wholeText(job.progress.bound)}{/if} …
 	</p>
-	<button class="tool mt-1" onclick={() => job.stop()}><Square size={18} />Stop proving</button>
+	<button class="btn mt-1" onclick={() => job.leave()}><Square size={18} />Stop proving</button>
 {:else if !stale && !broken && !isProven(effort, plan.bound)}
-	<button class="tool mt-2" onclick={prove}
-		><ShieldCheck size={18} />Prove it, or find better</button
+	<button class="btn mt-2" onclick={prove}><ShieldCheck size={18} />Prove it, or find better</button
 	>
 {/if}
 {#if job.state.kind === 'failed'}

@@ -13,7 +13,7 @@
 <div class="flex flex-col gap-2">
 	<label
 		>Everyday dishes near <select
-			class="box"
+			class="select"
 			value={home.schools.near}
 			onchange={(e) => school('near', e.currentTarget.value as 'use')}
 			><option value="use">where they are used</option><option value="dishwasher"
@@ -23,7 +23,7 @@
 	>
 	<label
 		>Change <select
-			class="box"
+			class="select"
 			value={home.schools.change}
 			onchange={(e) => school('change', e.currentTarget.value as 'little')}
 			><option value="little">as little as possible</option><option value="scratch"
@@ -33,7 +33,7 @@
 	>
 	<label
 		>Room to grow <select
-			class="box"
+			class="select"
 			value={home.schools.room}
 			onchange={(e) => school('room', e.currentTarget.value as 'slack')}
 			><option value="slack"
@@ -43,7 +43,7 @@
 	>
 	<label
 		>Cabinet tops <select
-			class="box"
+			class="select"
 			value={home.schools.tops ? 'yes' : 'no'}
 			onchange={(e) => school('tops', e.currentTarget.value === 'yes')}
 			><option value="no">not used</option><option value="yes">used</option></select

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { wholeText } from '$lib/messages/numbers';
 	import type { Home, ZonePlan } from '$lib/core/model';
 	import { REACH_BANDS } from '$lib/core/survey';
 	import type { FreeSpace, PlanTotals } from '$lib/core/zoning';
@@ -21,7 +22,6 @@
 		broken: boolean;
 	}
 	let { home, plan, stale, before, after, free, effort, broken }: Props = $props();
-	const whole = (value: number) => Math.round(value).toLocaleString('en');
 </script>
 
 <h2 class="mb-2">The whole week</h2>
@@ -36,14 +36,14 @@
 	<tbody class="measure">
 		<tr
 			><th class="text-left font-sans font-medium">metres walked</th><td class="text-right"
-				>{whole(before.metresPerWeek)}</td
-			><td class="text-right">{whole(after.metresPerWeek)}</td></tr
+				>{wholeText(before.metresPerWeek)}</td
+			><td class="text-right">{wholeText(after.metresPerWeek)}</td></tr
 		>
 		{#each REACH_BANDS as band (band)}
 			<tr title={BAND_WORDS[band]}
 				><th class="text-left font-sans font-medium">{band} reaches</th><td class="text-right"
-					>{whole(before.reachesPerWeek[band])}</td
-				><td class="text-right">{whole(after.reachesPerWeek[band])}</td></tr
+					>{wholeText(before.reachesPerWeek[band])}</td
+				><td class="text-right">{wholeText(after.reachesPerWeek[band])}</td></tr
 			>
 		{/each}
 	</tbody>

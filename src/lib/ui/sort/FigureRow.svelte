@@ -90,7 +90,7 @@
 					><span class="soft">By hand</span>
 					<input
 						{id}
-						class="box measure"
+						class="input measure"
 						autocomplete="off"
 						placeholder={computed}
 						value={byHand ? figureText(figure, figures[figure], units) : ''}
@@ -100,7 +100,7 @@
 						onchange={(event) => take(event.currentTarget.value)}
 					/></label
 				>
-				{#if byHand}<button class="tool" onclick={() => set(null)}>Compute it</button>{/if}
+				{#if byHand}<button class="btn" onclick={() => set(null)}>Compute it</button>{/if}
 			</div>
 			{#if wrong}<p id="{id}-say" role="alert" style="color:var(--color-error)">{wrong}</p>{/if}
 		</div>

@@ -43,9 +43,9 @@
 		About one fetch in ten is for a new pack.
 	</p>
 	<div class="flex flex-wrap gap-2">
-		<button class="tool" onclick={() => onshow(main.id)}>Show {main.name}</button>
+		<button class="btn" onclick={() => onshow(main.id)}>Show {main.name}</button>
 		<button
-			class="tool"
+			class="btn"
 			onclick={() => {
 				const id = main.id;
 				store.run(`keep ${main.name} in one place`, 'keepSparesTogether', id);
@@ -56,9 +56,9 @@
 {:else if spare}
 	<p class="mb-2 text-sm">Its spares live apart, linked to it: <TagChip group={spare} /></p>
 	<div class="flex flex-wrap gap-2">
-		<button class="tool" onclick={() => onshow(spare.id)}>Show the spares</button>
+		<button class="btn" onclick={() => onshow(spare.id)}>Show the spares</button>
 		<button
-			class="tool"
+			class="btn"
 			onclick={() => store.run(`keep ${group.name} in one place`, 'keepSparesTogether', group.id)}
 			>Keep both in one place</button
 		>
@@ -68,7 +68,7 @@
 		What is open stands in front. Unopened spares can live elsewhere and stay on the list.
 	</p>
 	<button
-		class="tool"
+		class="btn"
 		onclick={() =>
 			store.run(
 				`keep spares of ${group.name} apart`,
@@ -82,16 +82,16 @@
 {#if !main}
 	<h3 class="rule-top mt-3 pt-3">Join to another group</h3>
 	<div class="flex gap-2">
-		<select class="box" bind:value={into} aria-label="Group to join {group.name} to">
+		<select class="select" bind:value={into} aria-label="Group to join {group.name} to">
 			<option value="">choose a group</option>
 			{#each others as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
 		</select>
-		<button class="tool" disabled={!into} onclick={join}>Join</button>
+		<button class="btn" disabled={!into} onclick={join}>Join</button>
 	</div>
 	{#if held}
 		<p class="soft mt-3 text-sm">Made or filled by hand: proposals leave that alone.</p>
 		<button
-			class="tool mt-1"
+			class="btn mt-1"
 			onclick={() => store.run(`let ${group.name} be proposed anew`, 'releaseGroup', group.id)}
 			>Let it be proposed anew</button
 		>

@@ -71,14 +71,11 @@
 </script>
 
 {#if group && own}
-	<div class="mb-2 flex items-start justify-between gap-2">
-		<TagChip {group} />
-		<button class="tool tool-quiet -mt-2" onclick={() => onshow(null)}>Close</button>
-	</div>
+	<div class="mb-2 flex min-h-11 items-center"><TagChip {group} /></div>
 	<label class="mb-2 block"
 		><span class="soft text-sm">Name of the group</span>
 		<input
-			class="box"
+			class="input"
 			maxlength="120"
 			value={group.name}
 			onchange={(event) => {
@@ -154,7 +151,7 @@
 	<label class="rule-top mb-2 flex min-h-11 items-center justify-between gap-2"
 		><span>Looks{own.overridden.has('look') ? ' (by hand)' : ''}</span>
 		<select
-			class="box max-w-48"
+			class="select max-w-48"
 			value={own.overridden.has('look') ? own.look : ''}
 			onchange={(event) =>
 				set('look', 'looks', (event.currentTarget.value || null) as GroupOverrides['look'])}

@@ -46,7 +46,7 @@
 			{id}
 			bind:this={field}
 			bind:value={typed}
-			class="box"
+			class="input"
 			list="{id}-groups"
 			autocomplete="off"
 			placeholder="two letters or a name"
@@ -62,9 +62,9 @@
 				>{/each}</datalist
 		></label
 	>
-	<button class="tool tool-now" onclick={move}>Move there</button>
-	<button class="tool" onclick={make}>Make a group of them</button>
-	<button class="tool tool-quiet" onclick={onclear}>Clear selection</button>
+	<button class="btn btn-primary" onclick={move}>Move there</button>
+	<button class="btn" onclick={make}>Make a group of them</button>
+	<button class="btn btn-ghost" onclick={onclear}>Clear selection</button>
 	{#if wrong}<p id="{id}-say" role="alert" class="w-full text-sm" style="color:var(--color-error)">
 			{wrong}
 		</p>{/if}

@@ -52,7 +52,7 @@
 				></span
 			>
 			<input
-				class="box measure"
+				class="input measure"
 				type="number"
 				min="0"
 				max="1000"
@@ -64,10 +64,8 @@
 					if (Number.isFinite(value)) set(other, Math.max(0, Math.min(1000, value)));
 				}}
 			/>
-			<button
-				class="tool tool-quiet"
-				onclick={() => set(other, 0)}
-				aria-label="Not near {other.name}">Drop</button
+			<button class="btn btn-ghost" onclick={() => set(other, 0)} aria-label="Not near {other.name}"
+				>Drop</button
 			>
 		</li>
 	{:else}
@@ -77,7 +75,7 @@
 <label class="mt-1 block"
 	><span class="soft text-sm">Also near</span>
 	<select
-		class="box"
+		class="select"
 		bind:value={added}
 		onchange={() => {
 			const other = home.groups[added];

@@ -1,8 +1,8 @@
 <script lang="ts">
+	import X from '@lucide/svelte/icons/x';
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
 	import ArrowUp from '@lucide/svelte/icons/arrow-up';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
-	import X from '@lucide/svelte/icons/x';
 	import type { Routine, StationKind } from '$lib/core/model';
 	import { type RoutineStep, type RoutineStop } from '$lib/core/upkeep';
 	import { stepText } from '$lib/messages/routines';
@@ -13,10 +13,9 @@
 		routine: Routine;
 		/** Its steps as they are walked, in the same order. */
 		stops: readonly RoutineStop[];
-		onclose: () => void;
 		onremove: () => void;
 	}
-	let { routine, stops, onclose, onremove }: Props = $props();
+	let { routine, stops, onremove }: Props = $props();
 	const getStore = getHomeStore();
 	const store = $derived(getStore());
 	const home = $derived(store.home);
@@ -47,16 +46,11 @@
 	const MOST_TIMES = 200;
 </script>
 
-<div class="mb-2 flex items-start justify-between gap-2">
-	<h2>{routine.name}</h2>
-	<button class="tool tool-quiet" onclick={onclose} aria-label="Close the routine"
-		><X size={18} /></button
-	>
-</div>
+<h2 class="mb-2 min-h-11">{routine.name}</h2>
 <div class="mb-3 grid grid-cols-[minmax(0,1fr)_6rem] gap-2">
 	<label class="text-sm font-semibold"
 		>Name<input
-			class="box font-normal"
+			class="input font-normal"
 			maxlength="200"
 			value={routine.name}
 			onchange={(event) => {
@@ -68,7 +62,7 @@
 	>
 	<label class="text-sm font-semibold"
 		>Times a week<input
-			class="box measure font-normal"
+			class="input measure font-normal"
 			type="number"
 			min="0"
 			max={MOST_TIMES}
@@ -98,21 +92,21 @@
 				></span
 			>
 			<button
-				class="tool tool-quiet"
+				class="btn btn-ghost"
 				disabled={i === 0}
 				aria-label="{nameOf(step)} earlier"
 				onclick={() => store.run(`${nameOf(step)} earlier`, 'moveStep', routine.id, i, -1)}
 				><ArrowUp size={18} /></button
 			>
 			<button
-				class="tool tool-quiet"
+				class="btn btn-ghost"
 				disabled={i === routine.steps.length - 1}
 				aria-label="{nameOf(step)} later"
 				onclick={() => store.run(`${nameOf(step)} later`, 'moveStep', routine.id, i, 1)}
 				><ArrowDown size={18} /></button
 			>
 			<button
-				class="tool tool-quiet"
+				class="btn btn-ghost"
 				aria-label="Take out {nameOf(step)}"
 				onclick={() =>
 					steps(
@@ -126,7 +120,7 @@
 	{/each}
 </ol>
 <label class="mt-2 block text-sm font-semibold"
-	>Next step<select class="box font-normal" bind:value={added} onchange={add}>
+	>Next step<select class="select font-normal" bind:value={added} onchange={add}>
 		<option value="">choose a group, or where one stands</option>
 		<optgroup label="Groups">
 			{#each groups as { id, name } (id)}<option value="#{id}">{name}</option>{/each}
@@ -138,8 +132,7 @@
 		</optgroup>
 	</select></label
 >
-<button class="tool tool-quiet mt-3" onclick={onremove}
-	><Trash2 size={18} />Remove the routine</button
+<button class="btn btn-ghost mt-3" onclick={onremove}><Trash2 size={18} />Remove the routine</button
 >
 
 <style>
@@ -151,7 +144,7 @@
 		padding: 0.25rem 0;
 	}
 	@media (pointer: fine) {
-		.step .tool {
+		.step .btn {
 			padding-inline: 0.3rem;
 			min-width: 32px;
 		}

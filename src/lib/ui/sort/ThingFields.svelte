@@ -44,7 +44,7 @@
 		<label
 			><span class="soft text-sm">How often</span>
 			<select
-				class="box"
+				class="select"
 				aria-label="How often {thing.name} is used"
 				value={thing.use.class}
 				onchange={(event) => {
@@ -59,7 +59,7 @@
 		<label
 			><span class="soft text-sm">Packs to hold</span>
 			<input
-				class="box measure"
+				class="input measure"
 				type="number"
 				min="0"
 				max="9999"
@@ -94,7 +94,7 @@
 			<label
 				><span class="soft text-sm">Contains</span>
 				<input
-					class="box"
+					class="input"
 					aria-label="Allergens in {thing.name}"
 					placeholder="none known"
 					value={allergens.contains.join(', ')}
@@ -104,7 +104,7 @@
 			<label
 				><span class="soft text-sm">Free from</span>
 				<input
-					class="box"
+					class="input"
 					aria-label="What {thing.name} is free from"
 					placeholder="nothing said"
 					value={allergens.freeFrom.join(', ')}

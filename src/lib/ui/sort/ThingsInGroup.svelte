@@ -32,7 +32,7 @@
 				<label
 					><span class="sr-only">Group of {thing.name}</span>
 					<select
-						class="box"
+						class="select"
 						value={thing.groupId}
 						onchange={(event) => {
 							const to = event.currentTarget.value;

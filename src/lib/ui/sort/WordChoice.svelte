@@ -33,7 +33,7 @@
 				]}</label
 			>
 		{/each}
-		{#if byHand}<button class="tool" onclick={() => onchange(null)}>Compute it</button>{/if}
+		{#if byHand}<button class="btn" onclick={() => onchange(null)}>Compute it</button>{/if}
 	</fieldset>
 </details>
 

@@ -84,13 +84,13 @@
 	</ul>
 	<div class="mb-3 flex flex-wrap gap-2">
 		<button
-			class="tool"
+			class="btn"
 			onclick={() => store.run(`duplicate ${cabinet.name}`, 'duplicateCabinet', cabinetId, newId())}
 			><Copy size={18} />Duplicate</button
 		>
 		{#if shelves > 1}
 			<button
-				class="tool"
+				class="btn"
 				onclick={() => store.run(`level ${cabinet.name}`, 'levelShelves', cabinetId)}
 				><Rows3 size={18} />Divide its height equally</button
 			>
@@ -107,7 +107,7 @@
 		{/each}
 		<label class="text-sm font-semibold"
 			>Front<select
-				class="box font-normal"
+				class="select font-normal"
 				value={cabinet.front}
 				onchange={(event) => set('front', { front: event.currentTarget.value as Cabinet['front'] })}
 				>{#each ['door', 'drawer', 'open', 'lid'] as option (option)}<option>{option}</option
@@ -148,14 +148,14 @@
 	<div class="mt-2 mb-2 flex items-end gap-2">
 		<label class="flex-1 text-sm font-semibold"
 			>Where one works before it
-			<select class="box font-normal" bind:value={station}
+			<select class="select font-normal" bind:value={station}
 				>{#each STATION_KINDS as kind (kind)}<option>{kind}</option>{/each}</select
 			></label
 		>
-		<button class="tool" onclick={putStation} disabled={!places.length}>Put it here</button>
+		<button class="btn" onclick={putStation} disabled={!places.length}>Put it here</button>
 	</div>
 	<button
-		class="tool tool-quiet"
+		class="btn btn-ghost"
 		onclick={() => {
 			// The edit first: once the sheet is put away there is no cabinet to name.
 			store.run(`remove ${cabinet.name}`, 'removeCabinet', cabinetId);

@@ -80,7 +80,7 @@
 				pictures.
 			</p>{/if}
 		<div class="flex flex-wrap gap-2">
-			<label class="tool relative"
+			<label class="btn relative"
 				><Camera size={18} />{nook.photoId ? 'Another one' : 'Take one'}
 				<input
 					type="file"
@@ -96,7 +96,7 @@
 			</label>
 			{#if nook.photoId}
 				<button
-					class="tool tool-quiet"
+					class="btn btn-ghost"
 					onclick={() => {
 						said = '';
 						set(null, `remove the picture of ${nook.name}`);

@@ -27,7 +27,7 @@
 		<div class="flex flex-wrap items-end gap-2">
 			{#if peg !== null}
 				<button
-					class="tool"
+					class="btn"
 					onclick={() =>
 						store.run(
 							`shelf in ${nook.name}`,
@@ -43,19 +43,19 @@
 			{/if}
 			{#if nook.inside.widthMm}
 				<label class="text-sm font-semibold"
-					>Equal parts<select class="box font-normal" bind:value={parts}
+					>Equal parts<select class="select font-normal" bind:value={parts}
 						>{#each [2, 3, 4, 5, 6] as n (n)}<option value={n}>{n}</option>{/each}</select
 					></label
 				>
 				<button
-					class="tool"
+					class="btn"
 					onclick={() => store.run(`divide ${nook.name}`, 'divideNook', nookId, parts, newId())}
 					><Columns2 size={18} />Side by side</button
 				>
 			{/if}
 		</div>
 		<button
-			class="tool tool-quiet mt-2"
+			class="btn btn-ghost mt-2"
 			onclick={() => {
 				// The edit first: once the sheet is put away there is no place to name.
 				store.run(`remove ${nook.name}`, 'removeNook', nookId);

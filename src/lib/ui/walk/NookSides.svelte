@@ -59,7 +59,7 @@
 				</div>
 				{#if readings.length}
 					<button
-						class="tool tool-quiet"
+						class="btn btn-ghost"
 						onclick={() =>
 							store.run(`${word} of ${nook.name} again`, 'setReadings', nookId, side, [])}
 						><Eraser size={18} />Measure it again</button

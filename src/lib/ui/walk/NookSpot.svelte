@@ -49,7 +49,7 @@
 			/>
 			<label class="text-sm font-semibold"
 				>Temperature<input
-					class="box measure font-normal"
+					class="input measure font-normal"
 					placeholder="not known"
 					autocomplete="off"
 					aria-invalid={wrong ? 'true' : undefined}
@@ -61,7 +61,7 @@
 		{#if wrong}<p role="alert" class="text-sm" style="color:var(--color-error)">{wrong}</p>{/if}
 		<label class="mt-2 block text-sm font-semibold"
 			>What may be fixed here<select
-				class="box font-normal"
+				class="select font-normal"
 				value={nook.fixings ?? ''}
 				onchange={(event) =>
 					set('fixings', { fixings: (event.currentTarget.value || null) as Fixings | null })}

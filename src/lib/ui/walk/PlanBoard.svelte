@@ -14,9 +14,9 @@
 		/** Only this room is shown large; null: the whole home. */
 		roomId?: string | null;
 		walks?: readonly (readonly Point[])[];
-		maxPx?: number;
+		maxPx?: number | undefined;
 	}
-	let { drag, stored, roomId = null, walks = [], maxPx = 520 }: Props = $props();
+	let { drag, stored, roomId = null, walks = [], maxPx }: Props = $props();
 	const home = $derived(drag.home);
 	const room = $derived(roomId ? stored.rooms[roomId] : undefined);
 	const frame = $derived(
@@ -182,6 +182,7 @@
 			? `Station ${planItemText(home, item)}`
 			: planItemText(home, item)}
 		aria-pressed={drag.isChosen(item)}
+		data-drag
 		onpointerdown={(event) => down(event, item)}
 		onpointermove={move}
 		onpointerup={() => up(item)}

@@ -65,7 +65,7 @@
 {#snippet nameField(collection: 'rooms' | 'runs' | 'stations', value: string)}
 	<label class="block text-sm font-semibold"
 		>Name<input
-			class="box font-normal"
+			class="input font-normal"
 			maxlength="200"
 			{value}
 			onchange={(event) => rename(collection, event.currentTarget.value)}
@@ -92,7 +92,7 @@
 	</div>
 {/snippet}
 {#snippet away(words: string, change: Command)}
-	<button class="tool tool-quiet mt-3" onclick={() => gone(words.toLowerCase(), change)}
+	<button class="btn btn-ghost mt-3" onclick={() => gone(words.toLowerCase(), change)}
 		><Trash2 size={18} />{words}</button
 	>
 {/snippet}
@@ -134,12 +134,12 @@
 		</fieldset>
 		<div class="flex items-end gap-2">
 			<label class="flex-1 text-sm font-semibold"
-				>Something to walk round<select class="box font-normal" bind:value={kind}
+				>Something to walk round<select class="select font-normal" bind:value={kind}
 					>{#each OBSTACLE_KINDS as option (option)}<option>{option}</option>{/each}</select
 				></label
 			>
 			<button
-				class="tool"
+				class="btn"
 				onclick={() => {
 					const id = newId();
 					edit(`${kind} in ${name}`, command('addObstacle', room.id, USUAL_OBSTACLES[kind], id));
@@ -149,12 +149,12 @@
 		</div>
 		<div class="flex items-end gap-2">
 			<label class="flex-1 text-sm font-semibold"
-				>Where one works<select class="box font-normal" bind:value={station}
+				>Where one works<select class="select font-normal" bind:value={station}
 					>{#each STATION_KINDS as option (option)}<option>{option}</option>{/each}</select
 				></label
 			>
 			<button
-				class="tool"
+				class="btn"
 				onclick={() =>
 					edit(
 						`${station} in ${name}`,
@@ -163,7 +163,7 @@
 			>
 		</div>
 		<button
-			class="tool justify-self-start"
+			class="btn justify-self-start"
 			onclick={() => {
 				const id = newId();
 				edit(`socket in ${name}`, command('addSocket', room.id, newSocket, id));
@@ -189,12 +189,12 @@
 				onchange={(mm) => edit(`length of ${name}`, command('setWallLength', room.id, part, mm))}
 			/>{/if}
 		<button
-			class="tool"
+			class="btn"
 			onclick={() => edit(`doorway in ${room.name}`, command('addDoor', room.id, part, newId()))}
 			><Plus size={18} />Doorway here</button
 		>
 		<button
-			class="tool"
+			class="btn"
 			onclick={() => {
 				const id = newId();
 				edit(
@@ -211,7 +211,7 @@
 			}}><Plus size={18} />Run of cabinets along it</button
 		>
 		<button
-			class="tool"
+			class="btn"
 			onclick={() => edit(`corner in ${room.name}`, command('addCorner', room.id, part, newId()))}
 			><Plus size={18} />Corner in its middle</button
 		>
@@ -243,7 +243,7 @@
 			edit(`${words} of ${name}`, command('changeObstacle', room.id, part, change))}
 		<label class="mb-2 block text-sm font-semibold"
 			>Name<input
-				class="box font-normal"
+				class="input font-normal"
 				maxlength="200"
 				value={obstacle.name}
 				onchange={(event) => set('name', { name: event.currentTarget.value.trim() })}
@@ -326,7 +326,7 @@
 				onchange={(mm) => edit(`move ${name}`, command('moveCabinet', cabinet.id, mm))}
 			/>
 		</div>
-		<a class="tool mt-3" href="/home/{home.id}/walk?cabinet={cabinet.id}">See its front</a>
+		<a class="btn mt-3" href="/home/{home.id}/walk?cabinet={cabinet.id}">See its front</a>
 		{@render away('Remove the cabinet', command('removeCabinet', cabinet.id))}
 	{/if}
 {:else if item.kind === 'run' || item.kind === 'run-end'}
@@ -341,7 +341,7 @@
 				<span class="measure">{(runAxes(run).lengthMm / 1000).toFixed(2)} m</span>. Drag its ends to
 				where the wall begins and ends.
 			</p>
-			<a class="tool" href="/home/{home.id}/walk?run={run.id}">See its front</a>
+			<a class="btn" href="/home/{home.id}/walk?run={run.id}">See its front</a>
 			{#if count === 0}{@render away('Remove the run', command('removeRun', run.id))}{/if}
 		</div>
 	{/if}

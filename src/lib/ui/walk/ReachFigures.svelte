@@ -105,7 +105,7 @@
 	</div>
 	<label class="mt-3 block text-sm font-semibold"
 		>Space by reach of<select
-			class="box font-normal"
+			class="select font-normal"
 			value={person.id}
 			onchange={(event) => (chosen = event.currentTarget.value)}
 			>{#each people as each (each.id)}<option value={each.id}>{each.name}</option>{/each}</select

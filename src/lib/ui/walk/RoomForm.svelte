@@ -36,14 +36,14 @@
 
 <form onsubmit={make} class="flex flex-wrap items-end gap-2">
 	<label class="flex flex-col"
-		>Room<input class="box" bind:value={room.name} maxlength="200" required /></label
+		>Room<input class="input" bind:value={room.name} maxlength="200" required /></label
 	>
 	<label class="flex w-32 flex-col"
-		>Width<input class="box measure" bind:value={room.width} /></label
+		>Width<input class="input measure" bind:value={room.width} /></label
 	>
 	<label class="flex w-32 flex-col"
-		>Depth<input class="box measure" bind:value={room.depth} /></label
+		>Depth<input class="input measure" bind:value={room.depth} /></label
 	>
-	<button class="tool tool-now"><Plus size={18} />Add the room</button>
+	<button class="btn btn-primary"><Plus size={18} />Add the room</button>
 	{#if wrong}<p role="alert" class="w-full" style="color:var(--color-error)">{wrong}</p>{/if}
 </form>

@@ -52,7 +52,7 @@
 		<input
 			bind:this={field}
 			bind:value={tape.typed}
-			class="box measure number"
+			class="input measure number"
 			inputmode="none"
 			autocomplete="off"
 			aria-label="Inside {step.word} of {step.place.nook.name}, {spot}"
@@ -64,7 +64,7 @@
 				if (event.key === 'Backspace' && !tape.typed) tape.erase();
 			}}
 		/>
-		<button class="tool tool-now">{tape.typed || !step.taken.length ? 'Take' : 'Next'}</button>
+		<button class="btn btn-primary">{tape.typed || !step.taken.length ? 'Take' : 'Next'}</button>
 	</form>
 	<p class="taken" aria-live="polite">
 		{#each step.taken as mm, i (i)}<span class="measure chip">{formatLength(mm, home.units)}</span
@@ -99,17 +99,16 @@
 		>
 	</div>
 	<div class="mt-2 flex justify-between gap-2">
-		<button class="tool tool-quiet" onclick={() => tape.back()} disabled={tape.position.at === 1}
+		<button class="btn btn-ghost" onclick={() => tape.back()} disabled={tape.position.at === 1}
 			><ArrowLeft size={18} />Before</button
 		>
-		<button class="tool tool-quiet" onclick={() => tape.end()}>Stop here</button>
-		<button class="tool tool-quiet" onclick={() => tape.next()}>Skip<ArrowRight size={18} /></button
-		>
+		<button class="btn btn-ghost" onclick={() => tape.end()}>Stop here</button>
+		<button class="btn btn-ghost" onclick={() => tape.next()}>Skip<ArrowRight size={18} /></button>
 	</div>
 {:else if tape.isDone}
 	<h2 class="mb-2">That was the last one</h2>
 	<p class="mb-3">What was skipped stays on the list.</p>
-	<button class="tool tool-now" onclick={() => tape.end()}>Back to the list</button>
+	<button class="btn btn-primary" onclick={() => tape.end()}>Back to the list</button>
 {/if}
 
 <style>

@@ -5,6 +5,7 @@
 	import { setHomeStore } from '$lib/state/context';
 	import { HomeStore, type OpenFailure } from '$lib/state/home-store.svelte';
 	import { openHomes } from '$lib/state/homes';
+	import { keysEverywhere, listenForKeys } from '$lib/state/page-keys.svelte';
 	import { today } from '$lib/state/clock.svelte';
 	import { screenTitle } from '$lib/messages/screens';
 	import TagPatterns from '$lib/ui/drawing/TagPatterns.svelte';
@@ -55,29 +56,26 @@
 	const stage = $derived(page.url.pathname.split('/')[3] ?? '');
 	const progress = $derived(store ? stageProgress(store.home, today()) : null);
 
-	function shortcut(event: KeyboardEvent) {
-		const typing =
-			event.target instanceof HTMLElement && event.target.closest('input, textarea, select');
-		if (typing || !store || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z')
-			return;
-		event.preventDefault();
-		if (event.shiftKey) store.redo();
-		else store.undo();
-	}
+	$effect(listenForKeys);
+	keysEverywhere('Everywhere', [
+		{ keys: 'Ctrl+Z', does: 'Undo', run: () => store?.undo() },
+		{ keys: 'Ctrl+Shift+Z', does: 'Redo', run: () => store?.redo() },
+		{ keys: 'Ctrl+Y', does: 'Redo', run: () => store?.redo() }
+	]);
 </script>
 
-<svelte:window onkeydown={shortcut} />
 <svelte:head
 	>{#if store}<title>{screenTitle(page.url.pathname)} · {store.home.name} · Keep Nook</title
 		>{/if}</svelte:head
 >
 <TagPatterns />
 {#if store && progress}
+	<a class="skip btn btn-primary" href="#main">Skip to the work</a>
 	<div class="frame">
 		<StageStrip homeId={store.home.id} current={stage} {progress} />
 		<div class="min-w-0">
 			<TopBar {store} />
-			<main>
+			<main id="main" tabindex="-1">
 				<StoreTrouble {store} />
 				<MendList {store} />
 				<!-- Another screen is tried anew. -->
@@ -99,6 +97,18 @@
 {/if}
 
 <style>
+	.skip {
+		position: fixed;
+		left: 0.5rem;
+		top: 0.5rem;
+		z-index: 60;
+	}
+	.skip:not(:focus) {
+		clip-path: inset(50%);
+	}
+	main:focus {
+		outline: none;
+	}
 	.frame {
 		display: grid;
 		grid-template-columns: 84px minmax(0, 1fr);

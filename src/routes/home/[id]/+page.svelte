@@ -71,11 +71,11 @@
 					home.groups
 				)} groups
 			</p>
-			<button class="tool ml-auto" onclick={() => exportHome(home)}
+			<button class="btn ml-auto" onclick={() => exportHome(home)}
 				><Download size={18} />Export the home</button
 			>
 			{#if pictures}
-				<button class="tool" onclick={exportZip}
+				<button class="btn" onclick={exportZip}
 					><Download size={18} />With its {pictures === 1
 						? 'picture'
 						: `${pictures} pictures`}</button

@@ -129,14 +129,14 @@
 	<StageHead stage="fit">
 		{#if busy}
 			<span role="status" class="measure">fitting {busy.done} of {busy.of}</span>
-			<button class="tool" onclick={() => client.cancel()}>Stop</button>
+			<button class="btn" onclick={() => client.cancel()}>Stop</button>
 		{:else if places.length}
 			{#if without.length}
-				<button class="tool" onclick={fitAll}
+				<button class="btn" onclick={fitAll}
 					><Boxes size={18} />Fit the {without.length} open places</button
 				>
 			{/if}
-			<button class="tool" class:tool-now={!kept || keptStale} onclick={fitOne}
+			<button class="btn" class:btn-primary={!kept || keptStale} onclick={fitOne}
 				>Fit this place</button
 			>
 		{/if}
@@ -150,7 +150,7 @@
 				Containers come last: first the plan says which groups live where, then each place is filled
 				with what the house has, and only the difference is bought.
 			</p>
-			<a class="tool tool-now" href="/home/{home.id}/place">Go to Place</a>
+			<a class="btn btn-primary" href="/home/{home.id}/place">Go to Place</a>
 		</EmptyNote>
 	{:else if nook}
 		<WallStrip
@@ -166,7 +166,7 @@
 			<label class="flex items-center gap-2"
 				><span class="soft">Place</span>
 				<select
-					class="box"
+					class="select"
 					value={nookId}
 					onchange={(event) => (chosen = event.currentTarget.value)}
 					>{#each places as place (place.nook.id)}<option value={place.nook.id}
@@ -180,8 +180,8 @@
 			<div class="mb-2 flex flex-wrap gap-2" role="group" aria-label="Arrangements">
 				{#each arrangements as option (option.name)}
 					<button
-						class="tool"
-						class:tool-now={option === arrangement}
+						class="btn"
+						class:btn-primary={option === arrangement}
 						aria-pressed={option === arrangement}
 						onclick={() => (style = option.name)}
 						>{WORDS[option.name]}
@@ -190,7 +190,7 @@
 				{/each}
 				{#if arrangement && nookId && result && 'fingerprint' in result}
 					<button
-						class="tool"
+						class="btn"
 						onclick={() => {
 							keep(nookId, arrangement, result.fingerprint);
 							results = { ...results, [nookId]: undefined! };

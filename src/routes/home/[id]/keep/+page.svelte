@@ -46,11 +46,11 @@
 <Bench>
 	<StageHead stage="keep">
 		{#if Object.keys(home.cabinets).length}
-			<button class="tool" onclick={() => store.run('usual resets', 'proposeResets', newId())}
+			<button class="btn" onclick={() => store.run('usual resets', 'proposeResets', newId())}
 				><Plus size={18} />Add the usual resets</button
 			>
 		{/if}
-		{#if due.length}<button class="tool tool-now" onclick={calendar}
+		{#if due.length}<button class="btn btn-primary" onclick={calendar}
 				><CalendarPlus size={18} />Calendar file</button
 			>{/if}
 	</StageHead>
@@ -62,13 +62,13 @@
 			</p>
 			{#if Object.keys(home.cabinets).length}
 				<button
-					class="tool tool-now"
+					class="btn btn-primary"
 					onclick={() => store.run('usual resets', 'proposeResets', newId())}
 					>Add the usual resets</button
 				>
 			{:else}
 				<p>Add cabinets in Walk first.</p>
-				<a class="tool tool-now" href="/home/{home.id}/walk">Go to Walk</a>
+				<a class="btn btn-primary" href="/home/{home.id}/walk">Go to Walk</a>
 			{/if}
 		</EmptyNote>
 	{:else}
@@ -97,14 +97,14 @@
 					>
 					<label class="found"
 						><span class="soft text-sm">Found</span>
-						<select class="box" bind:value={found[item.reset.id]}
+						<select class="select" bind:value={found[item.reset.id]}
 							><option value={undefined}>not said</option><option value="0">nothing</option><option
 								value="0.12">a little</option
 							><option value="0.35">much</option></select
 						></label
 					>
 					<button
-						class="tool"
+						class="btn"
 						onclick={() => done(item.reset.id, words.name)}
 						aria-label="Done: {title(item)}"><Check size={18} />Done</button
 					>

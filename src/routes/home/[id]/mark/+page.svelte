@@ -80,8 +80,8 @@
 <Bench panel={labels.length ? panel : undefined} panelLabel="Sheet and words">
 	<StageHead stage="mark">
 		{#if labels.length}
-			<button class="tool" onclick={asSvg}><Download size={18} />SVG</button>
-			<button class="tool tool-now" onclick={asPdf}
+			<button class="btn" onclick={asSvg}><Download size={18} />SVG</button>
+			<button class="btn btn-primary" onclick={asPdf}
 				><Download size={18} />PDF, {pages.length} {pages.length === 1 ? 'sheet' : 'sheets'}</button
 			>
 		{/if}
@@ -95,7 +95,7 @@
 				Every container of a kept fit gets a label with its group’s name, so that others can put
 				things back. Keep at least one arrangement with containers in Fit.
 			</p>
-			<a class="tool tool-now" href="/home/{home.id}/fit">Go to Fit</a>
+			<a class="btn btn-primary" href="/home/{home.id}/fit">Go to Fit</a>
 		</EmptyNote>
 	{:else}
 		<p class="soft mb-2">
@@ -112,8 +112,8 @@
 		{#if pages.length > 1}
 			<div class="mb-2 flex items-center gap-2">
 				{#each pages as _, i (i)}<button
-						class="tool"
-						class:tool-now={i === at}
+						class="btn"
+						class:btn-primary={i === at}
 						aria-pressed={i === at}
 						aria-label="Sheet {i + 1}"
 						onclick={() => (at = i)}>{i + 1}</button
@@ -138,14 +138,14 @@
 {#snippet panel()}
 	<div class="flex flex-col gap-3">
 		<label
-			>Sheet <select class="box" bind:value={sheetKey} onchange={() => (at = 0)}
+			>Sheet <select class="select" bind:value={sheetKey} onchange={() => (at = 0)}
 				>{#each LABEL_SHEETS as row (row.key)}<option value={row.key}>{row.name}</option
 					>{/each}</select
 			></label
 		>
 		<label
 			>Labels of the first sheet already used <input
-				class="box measure"
+				class="input measure"
 				type="number"
 				min="0"
 				max={sheet.columns * sheet.rows - 1}
@@ -153,7 +153,7 @@
 			/></label
 		>
 		<label
-			>Read from <select class="box" bind:value={viewing}
+			>Read from <select class="select" bind:value={viewing}
 				><option value={500}>half a metre</option><option value={800}>80 cm, at the shelf</option
 				><option value={1200}>1.2 m</option><option value={2000}>2 m, across the room</option
 				></select
@@ -172,7 +172,7 @@
 						>{label.note}, {label.side === 'top' ? 'on top' : 'in front'}</span
 					>
 					<input
-						class="box"
+						class="input"
 						value={label.title}
 						maxlength="80"
 						onchange={(event) => rename(label.id, event.currentTarget.value)}

@@ -10,6 +10,7 @@
 	} from '$lib/core/grouping';
 	import { formatLength, formatVolume } from '$lib/core/model';
 	import { usesText } from '$lib/messages/sorting';
+	import { page } from '$app/state';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import FrequencyChart from '$lib/ui/charts/FrequencyChart.svelte';
@@ -39,7 +40,7 @@
 	const mostUses = $derived(Math.max(1, ...figures.map((f) => f.usesPerWeek)));
 	const mostMl = $derived(Math.max(1, ...figures.map((f) => f.volumeMl)));
 	const loose = $derived(Object.values(home.things).filter((thing) => !thing.groupId));
-	let chosen = $state<string | null>(null);
+	let chosen = $derived<string | null>(page.url.searchParams.get('group'));
 	const group = $derived(chosen ? home.groups[chosen] : undefined);
 	const rows = $derived(frequencyRows(figures, size));
 	const total = $derived(figures.reduce((sum, f) => sum + f.usesPerWeek, 0));
@@ -54,19 +55,25 @@
 	const few = $derived(fewMostUsed(rows, MOST));
 </script>
 
-<Bench raised={!!group} panel={group ? sheet : undefined} panelLabel="Group">
+<Bench
+	raised={!!group}
+	panel={group ? sheet : undefined}
+	panelLabel="Group"
+	{chosen}
+	onclose={() => (chosen = null)}
+>
 	<SortHead>
 		<label class="flex items-center gap-2"
 			><span class="soft whitespace-nowrap">Order by</span>
-			<select class="box" bind:value={by}
+			<select class="select" bind:value={by}
 				><option value="uses">uses a week</option><option value="litres">litres</option><option
 					value="name">name</option
 				></select
 			>
 		</label>
 		<button
-			class="tool"
-			class:tool-now={loose.length > 0}
+			class="btn"
+			class:btn-primary={loose.length > 0}
 			disabled={!loose.length}
 			onclick={groupLoose}><Wand size={18} />Group {loose.length} loose things</button
 		>
@@ -79,13 +86,13 @@
 					{loose.length === 1 ? 'thing has' : 'things have'} none yet: let them be grouped by what they
 					are, what they are for and whose they are, and change what you want otherwise.
 				</p>
-				<button class="tool tool-now" onclick={groupLoose}><Wand size={18} />Group them</button>
+				<button class="btn btn-primary" onclick={groupLoose}><Wand size={18} />Group them</button>
 			{:else}
 				<p>
 					A group is what will live in one place. Enter some things in Clear, then let them be
 					grouped by what they are.
 				</p>
-				<a class="tool tool-now" href="/home/{home.id}/clear">Go to Clear</a>
+				<a class="btn btn-primary" href="/home/{home.id}/clear">Go to Clear</a>
 			{/if}
 		</EmptyNote>
 	{:else}
@@ -97,7 +104,7 @@
 			</p>
 			<label class="no-print flex items-center gap-2"
 				><span class="soft">Against</span>
-				<select class="box" bind:value={size}
+				<select class="select" bind:value={size}
 					><option value="litres">litres</option><option value="pieces">pieces</option></select
 				></label
 			>

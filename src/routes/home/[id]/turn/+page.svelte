@@ -11,6 +11,7 @@
 	} from '$lib/core/rotation';
 	import { dateText, daysText } from '$lib/messages/clearing';
 	import { now, today } from '$lib/state/clock.svelte';
+	import { page } from '$app/state';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
@@ -24,7 +25,9 @@
 	const store = $derived(getStore());
 	const home = $derived(store.home);
 	let days = $state(14);
-	let nookId = $state<string | null>(null);
+	/** A place that was searched for, or chosen here since. */
+	let nookId = $derived(page.url.searchParams.get('place'));
+	const sought = $derived(page.url.searchParams.get('thing'));
 	const soon = $derived(useFirst(home, today(), days));
 	const shown = $derived(
 		nookId ? picksOf(home, today()).filter((pick) => pick.lot.nookId === nookId) : soon
@@ -69,7 +72,7 @@
 	<StageHead stage="turn">
 		<label class="flex items-center gap-2"
 			><span class="soft">Within</span>
-			<select class="box" bind:value={days} disabled={!!nookId}
+			<select class="select" bind:value={days} disabled={!!nookId}
 				><option value={3}>3 days</option><option value={14}>two weeks</option><option value={60}
 					>two months</option
 				></select
@@ -82,7 +85,7 @@
 				Here stands what to use first, by the earliest of its printed date, its life once opened,
 				thawed or frozen. Enter some stock in Clear.
 			</p>
-			<a class="tool tool-now" href="/home/{home.id}/clear">Go to Clear</a>
+			<a class="btn btn-primary" href="/home/{home.id}/clear">Go to Clear</a>
 		</EmptyNote>
 	{:else}
 		<WallStrip
@@ -94,7 +97,7 @@
 		<div class="my-2 flex items-center gap-3">
 			<h2>{nookId ? home.nooks[nookId]?.name : 'Use first'}</h2>
 			<span class="soft">{shown.length} lots{nookId ? ', nearest date in front' : ''}</span>
-			{#if nookId}<button class="tool tool-quiet" onclick={() => (nookId = null)}
+			{#if nookId}<button class="btn btn-ghost" onclick={() => (nookId = null)}
 					>Show all places</button
 				>{/if}
 		</div>
@@ -119,7 +122,7 @@
 {#snippet stockRow(pick: Pick)}
 	{@const { lot, thing, date, daysLeft } = pick}
 	{@const group = thing.groupId ? home.groups[thing.groupId] : undefined}
-	<div class="row">
+	<div class="row" class:sought={thing.id === sought}>
 		<span class="when measure" class:past={daysLeft !== null && daysLeft < 0}
 			>{daysLeft === null ? 'no date' : daysText(daysLeft)}</span
 		>
@@ -135,7 +138,7 @@
 			>{#if group}<TagChip {group} short />{/if}</span
 		>
 		<span class="measure count">{lot.count}</span>
-		<button class="tool" onclick={() => take(pick)} aria-label="Take down one {thing.name}"
+		<button class="btn" onclick={() => take(pick)} aria-label="Take down one {thing.name}"
 			><Minus size={18} />1</button
 		>
 	</div>
@@ -179,6 +182,11 @@
 		min-height: 54px;
 		border-top: 1px solid var(--color-base-300);
 		padding: 0.25rem 0;
+	}
+	.row.sought {
+		background: var(--color-base-200);
+		box-shadow: inset 4px 0 0 var(--color-primary);
+		padding-left: 0.75rem;
 	}
 	.when {
 		color: var(--color-primary);

@@ -37,10 +37,10 @@
 	const runs = $derived(
 		Object.values(home.runs).sort((a, b) => cabinetsOn(b.id) - cabinetsOn(a.id))
 	);
-	const asked = page.url.searchParams;
-	let cabinetId = $state<string | null>(asked.get('cabinet'));
-	let nookId = $state<string | null>(asked.get('nook'));
-	let chosenRun = $state<string | null>(asked.get('run'));
+	const asked = (name: string) => page.url.searchParams.get(name);
+	let cabinetId = $derived<string | null>(asked('cabinet'));
+	let nookId = $derived<string | null>(asked('nook'));
+	let chosenRun = $derived<string | null>(asked('run'));
 	const nook = $derived(nookId ? home.nooks[nookId] : undefined);
 	const cabinet = $derived(cabinetId && !nook ? home.cabinets[cabinetId] : undefined);
 	const runOfChosen = $derived(
@@ -98,6 +98,7 @@
 <Bench
 	raised={!!nook || !!cabinet}
 	chosen={nookId ?? cabinetId}
+	onclose={close}
 	panel={nook ? nookSheet : cabinet ? cabinetSheet : lists}
 	panelLabel={nook ? 'Nook sheet' : cabinet ? 'Cabinet' : 'To measure and to check'}
 >
@@ -105,7 +106,7 @@
 		{#if Object.keys(home.people).length}
 			<label class="flex items-center gap-2 whitespace-nowrap"
 				>Reach of
-				<select class="box" bind:value={personId}>
+				<select class="select" bind:value={personId}>
 					<option value="">nobody</option>
 					{#each Object.values(home.people) as person (person.id)}<option value={person.id}
 							>{person.name}</option
@@ -119,7 +120,7 @@
 			<label class="flex items-center gap-2"
 				><span class="soft">Wall</span>
 				<select
-					class="box"
+					class="select"
 					value={run.id}
 					onchange={(event) => {
 						const id = event.currentTarget.value;
@@ -132,18 +133,18 @@
 			</label>
 			<span class="soft measure">{(runAxes(run).lengthMm / 1000).toFixed(2)} m</span>
 			<label class="flex min-h-11 items-center gap-2"
-				><input type="checkbox" class="size-5" bind:checked={showHidden} />Hidden storage</label
+				><input type="checkbox" class="checkbox" bind:checked={showHidden} />Hidden storage</label
 			>
 			<span class="ml-auto flex gap-2">
 				<label
 					><span class="sr-only">Form of cabinet</span>
-					<select class="box" bind:value={form}
+					<select class="select" bind:value={form}
 						>{#each CABINET_FORMS_LIST as entry (entry.form)}<option value={entry.form}
 								>{entry.name}</option
 							>{/each}</select
 					>
 				</label>
-				<button class="tool" onclick={addOne}><Plus size={18} />Add cabinet</button>
+				<button class="btn" onclick={addOne}><Plus size={18} />Add cabinet</button>
 			</span>
 		</div>
 		<FrontView
@@ -189,10 +190,9 @@
 </Bench>
 
 {#snippet nookSheet()}
-	<button class="tool mb-3" onclick={close}>Close the sheet</button>
 	{#if nook}
 		<button
-			class="tool mb-3"
+			class="btn mb-3"
 			onclick={() => {
 				cabinetId = nook.cabinetId;
 				nookId = null;
@@ -207,7 +207,6 @@
 	{/if}
 {/snippet}
 {#snippet cabinetSheet()}
-	<button class="tool mb-3" onclick={close}>Close the sheet</button>
 	{#if cabinetId}
 		{#key cabinetId}<CabinetSheet {cabinetId} onnook={show} onremoved={close} />{/key}
 	{/if}

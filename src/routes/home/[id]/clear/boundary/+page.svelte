@@ -80,7 +80,7 @@
 	<ClearHead>
 		<label class="flex items-center gap-2"
 			><span class="soft">Place</span>
-			<select class="box" value={nookId} onchange={(event) => choose(event.currentTarget.value)}>
+			<select class="select" value={nookId} onchange={(event) => choose(event.currentTarget.value)}>
 				{#each places as place (place.nook.id)}<option value={place.nook.id}
 						>{place.nook.name}{full.has(place.nook.id) ? ' (too full)' : ''}</option
 					>{/each}
@@ -116,7 +116,7 @@
 					Your choice is as good as the best one.
 				{/if}
 				<button
-					class="tool"
+					class="btn"
 					onclick={() => {
 						stay.clear();
 						go.clear();
@@ -138,7 +138,7 @@
 			{#each out as item (item.key)}{@render row(item, false)}{/each}
 		</ul>
 		{#if out.length}
-			<button class="tool tool-now mt-4" onclick={carryOut}
+			<button class="btn btn-primary mt-4" onclick={carryOut}
 				>Move the {out.length} that don’t fit to the table</button
 			>
 		{/if}
@@ -163,7 +163,7 @@
 		<label
 			><input
 				type="checkbox"
-				class="size-5"
+				class="checkbox"
 				checked={stays}
 				onchange={() => swap(item)}
 				aria-label="{item.name} stays"

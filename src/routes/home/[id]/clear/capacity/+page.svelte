@@ -98,8 +98,8 @@
 			<div class="mb-3 flex flex-wrap gap-2" role="group" aria-label="How it is found">
 				{#each [['measures', 'By measures'], ['water', 'By water'], ['cups', 'By cups']] as const as [value, words] (value)}
 					<button
-						class="tool"
-						class:tool-now={way === value}
+						class="btn"
+						class:btn-primary={way === value}
 						aria-pressed={way === value}
 						onclick={() => (way = value)}>{words}</button
 					>
@@ -107,7 +107,7 @@
 			</div>
 			{#if way === 'measures'}
 				<label class="mb-2 block"
-					>Shape<select class="box" bind:value={kind}
+					>Shape<select class="select" bind:value={kind}
 						><option value="box">box</option><option value="round">round</option><option
 							value="tapered">wider at the top</option
 						></select
@@ -127,12 +127,12 @@
 				<div class="grid grid-cols-2 gap-2">
 					<label
 						>Full of water<input
-							class="box measure"
+							class="input measure"
 							bind:value={full}
 							placeholder="1.45 kg"
 						/></label
 					>
-					<label>Empty<input class="box measure" bind:value={empty} placeholder="450 g" /></label>
+					<label>Empty<input class="input measure" bind:value={empty} placeholder="450 g" /></label>
 				</div>
 				<p class="soft mt-2">One gram of water is one millilitre.</p>
 				{#if wrong}<p role="alert" style="color:var(--color-error)">{wrong}</p>{/if}
@@ -140,7 +140,7 @@
 				<div class="grid grid-cols-2 gap-2">
 					<label
 						>Cups that went in<input
-							class="box measure"
+							class="input measure"
 							type="number"
 							min="0"
 							step="0.25"
@@ -148,7 +148,7 @@
 						/></label
 					>
 					<label
-						>Cup<select class="box" bind:value={cupKind}
+						>Cup<select class="select" bind:value={cupKind}
 							><option value="metric">metric, 250 ml</option><option value="us">US, 237 ml</option
 							></select
 						></label
@@ -157,7 +157,7 @@
 			{/if}
 			<label class="mt-3 block"
 				>What it is<input
-					class="box"
+					class="input"
 					bind:value={name}
 					maxlength="60"
 					placeholder="flour jar"
@@ -175,7 +175,7 @@
 				<p class="soft no-print mt-2">
 					Liquids grow by about a tenth when they freeze; leave that much free.
 				</p>
-				<button class="tool no-print mt-2" onclick={() => window.print()}
+				<button class="btn no-print mt-2" onclick={() => window.print()}
 					><Printer size={18} />Print the base label</button
 				>
 			{:else}

@@ -117,7 +117,7 @@
 			<p>
 				A place can be planned once something is known to stand in it. Enter things at the bench.
 			</p>
-			<a class="tool tool-now" href="/home/{home.id}/clear">Go to the bench</a>
+			<a class="btn btn-primary" href="/home/{home.id}/clear">Go to the bench</a>
 		</EmptyNote>
 	{:else}
 		<h2 class="mb-2">Plan of the day</h2>
@@ -135,7 +135,7 @@
 					<b class="min-w-0 flex-1">{block.nookId ? nameOf(block.nookId) : WORK[block.work]}</b>
 					<span class="soft measure">{minutesText(block.toMin - block.fromMin)}</span>
 					{#if block.nookId}<a
-							class="tool tool-quiet"
+							class="btn btn-ghost"
 							href="/home/{home.id}/clear?place={block.nookId}">Go to it</a
 						>{/if}
 				</li>
@@ -174,7 +174,7 @@
 		<label
 			>Day<input
 				type="date"
-				class="box"
+				class="input"
 				value={day.on}
 				onchange={(event) =>
 					event.currentTarget.value &&
@@ -184,7 +184,7 @@
 		<label
 			>Hands<input
 				type="number"
-				class="box measure"
+				class="input measure"
 				min="1"
 				max="12"
 				value={day.hands}
@@ -197,7 +197,7 @@
 		<label
 			>From<input
 				type="time"
-				class="box measure"
+				class="input measure"
 				value={timeValue(day.fromMin)}
 				onchange={(event) => setTime('fromMin', event.currentTarget.value)}
 			/></label
@@ -205,7 +205,7 @@
 		<label
 			>Stop by<input
 				type="time"
-				class="box measure"
+				class="input measure"
 				value={timeValue(day.stopMin)}
 				onchange={(event) => setTime('stopMin', event.currentTarget.value)}
 			/></label
@@ -217,7 +217,7 @@
 			<label class="flex min-h-11 items-center gap-2 py-1"
 				><input
 					type="radio"
-					class="size-5"
+					class="radio"
 					name="school"
 					checked={home.schools.clear === value}
 					onchange={() => store.run(words.toLowerCase(), 'chooseSchools', { clear: value })}
@@ -235,7 +235,7 @@
 						<span class="measure">{clockText(item.fromMin)}–{clockText(item.toMin)}</span></span
 					>
 					<button
-						class="tool tool-quiet"
+						class="btn btn-ghost"
 						aria-label="Remove {item.name}"
 						onclick={() =>
 							change(`remove ${item.name}`, { fixed: day.fixed.filter((_, k) => k !== i) })}
@@ -246,11 +246,11 @@
 		</ul>
 		<form onsubmit={addFixed} class="grid grid-cols-2 gap-2">
 			<label class="col-span-2"
-				>What<input class="box" bind:value={fixedName} maxlength="200" /></label
+				>What<input class="input" bind:value={fixedName} maxlength="200" /></label
 			>
-			<label>From<input type="time" class="box measure" bind:value={fixedFrom} /></label>
-			<label>To<input type="time" class="box measure" bind:value={fixedTo} /></label>
-			<button class="tool col-span-2"><Plus size={18} />Add a fixed time</button>
+			<label>From<input type="time" class="input measure" bind:value={fixedFrom} /></label>
+			<label>To<input type="time" class="input measure" bind:value={fixedTo} /></label>
+			<button class="btn col-span-2"><Plus size={18} />Add a fixed time</button>
 			{#if wrong}<p role="alert" class="col-span-2" style="color:var(--color-error)">
 					{wrong}
 				</p>{/if}
@@ -268,7 +268,7 @@
 					<label class="flex min-h-11 items-center gap-2"
 						><input
 							type="checkbox"
-							class="size-5"
+							class="checkbox"
 							checked={day.nookIds.includes(nook.id)}
 							onchange={() => togglePlace(nook.id, nook.name)}
 						/><span class="min-w-0 flex-1"

@@ -28,7 +28,7 @@
 
 <Bench>
 	<ClearHead>
-		<button class="tool" onclick={() => window.print()}><Printer size={18} />Print</button>
+		<button class="btn" onclick={() => window.print()}><Printer size={18} />Print</button>
 	</ClearHead>
 	{#if begun.length}
 		<section class="no-print mb-5" aria-label="Half done">
@@ -55,7 +55,7 @@
 					{OUT_WORDS[list.verdict].title} <span class="soft measure">{list.items.length}</span>
 				</h2>
 				<button
-					class="tool no-print ml-auto"
+					class="btn no-print ml-auto"
 					onclick={() => gone(list.items, `${VERDICT_WORDS[list.verdict].toLowerCase()}: all done`)}
 					>All of it: {done(list.verdict).toLowerCase()}</button
 				>
@@ -67,14 +67,14 @@
 						<label class="what"
 							><input
 								type="checkbox"
-								class="size-5"
+								class="checkbox"
 								onchange={() => gone([item], `${item.name}: ${done(list.verdict).toLowerCase()}`)}
 								aria-label="{item.name}: {done(list.verdict).toLowerCase()}"
 							/><span><b class="measure">{item.decision.count}</b> {item.name}</span></label
 						>
 						{#if list.verdict !== 'hold'}
 							<input
-								class="box to"
+								class="input to"
 								value={item.decision.to}
 								placeholder={list.verdict === 'return' ? 'to whom' : 'where to'}
 								aria-label="Where {item.name} goes"
@@ -91,7 +91,7 @@
 						<span class="due" class:late={item.overdue}>
 							<input
 								type="date"
-								class="box measure"
+								class="input measure"
 								value={item.decision.dueOn}
 								aria-label="{list.verdict === 'hold'
 									? 'Ask again about'

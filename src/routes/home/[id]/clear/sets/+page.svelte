@@ -130,7 +130,7 @@
 								>
 							{/if}
 						</span>
-						<button class="tool" onclick={() => recycle(key)}>Recycle it</button>
+						<button class="btn" onclick={() => recycle(key)}>Recycle it</button>
 					</li>
 				{/each}
 			</ul>
@@ -153,7 +153,7 @@
 			<div class="grid grid-cols-2 gap-2">
 				<label class="text-sm font-semibold"
 					>Part<select
-						class="box font-normal"
+						class="select font-normal"
 						value={thing.rim?.part ?? ''}
 						onchange={(event) =>
 							setRim(thing, { part: event.currentTarget.value as 'vessel' | 'lid' })}
@@ -164,7 +164,7 @@
 				>
 				<label class="text-sm font-semibold"
 					>Shape<select
-						class="box font-normal"
+						class="select font-normal"
 						value={thing.rim?.shape ?? 'round'}
 						onchange={(event) =>
 							setRim(thing, { shape: event.currentTarget.value as 'round' | 'rect' })}

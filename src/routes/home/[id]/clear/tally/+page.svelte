@@ -32,20 +32,20 @@
 <Bench>
 	<ClearHead>
 		<label class="flex items-center gap-2"
-			><span class="soft">Of</span><select class="box" bind:value={span}
+			><span class="soft">Of</span><select class="select" bind:value={span}
 				><option value="day">today</option><option value="month">the last 30 days</option><option
 					value="ever">ever</option
 				></select
 			></label
 		>
 		<button
-			class="tool"
+			class="btn"
 			onclick={() =>
 				saveFile(fileName(`${home.name} tally`, 'csv'), tallyCsv(home, found, words), 'text/csv')}
 			><Download size={18} />CSV</button
 		>
 		<button
-			class="tool"
+			class="btn"
 			onclick={() =>
 				saveFile(
 					fileName(`${home.name} tally`, 'md'),
@@ -70,7 +70,7 @@
 			Nothing was decided {LEFT[span]}. Begin at the bench: choose a place, start the clock, and
 			decide on one thing after the other.
 		</p>
-		<a class="tool tool-now" href="/home/{home.id}/clear">Go to the bench</a>
+		<a class="btn btn-primary" href="/home/{home.id}/clear">Go to the bench</a>
 	{/if}
 </Bench>
 

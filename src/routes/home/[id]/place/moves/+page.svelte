@@ -48,7 +48,7 @@
 <Bench>
 	<PlaceHead>
 		{#if order?.steps.length}
-			<button class="tool" onclick={() => window.print()}
+			<button class="btn" onclick={() => window.print()}
 				><Printer size={18} />Print the moves</button
 			>
 		{/if}
@@ -58,7 +58,7 @@
 			<p>
 				Once there is a plan, this says what to carry where, in an order that needs little table.
 			</p>
-			<a class="tool tool-now" href="/home/{home.id}/place">Make a plan</a>
+			<a class="btn btn-primary" href="/home/{home.id}/place">Make a plan</a>
 		</EmptyNote>
 	{:else if order && first}
 		<p class="soft mb-3">
@@ -84,7 +84,7 @@
 			{#if first.kind === 'lift'}<p class="soft">
 					Its place, {nameOf(first.to)}, is not free yet.
 				</p>{/if}
-			<button class="tool tool-now mt-3" onclick={() => store.run(words(first), 'doMove', first)}
+			<button class="btn btn-primary mt-3" onclick={() => store.run(words(first), 'doMove', first)}
 				>Done, next</button
 			>
 			<div class="no-print mt-3 flex flex-wrap items-end gap-4 overflow-x-auto">

@@ -46,7 +46,7 @@
 <Bench>
 	<PlaceHead>
 		{#if plan}
-			<button class="tool" onclick={() => window.print()}
+			<button class="btn" onclick={() => window.print()}
 				><Printer size={18} />Print, a page a cabinet</button
 			>
 		{/if}
@@ -54,14 +54,14 @@
 	{#if !plan}
 		<EmptyNote title="No notes yet">
 			<p>The plan writes a note for every place. They go on the doors before anything is moved.</p>
-			<a class="tool tool-now" href="/home/{home.id}/place">Make a plan</a>
+			<a class="btn btn-primary" href="/home/{home.id}/place">Make a plan</a>
 		</EmptyNote>
 	{:else}
 		<div class="no-print mb-4 flex flex-wrap items-center gap-x-4 gap-y-2">
 			<label class="flex items-center gap-2"
 				>We are still learning until <input
 					type="date"
-					class="box measure"
+					class="input measure"
 					value={plan.learnUntil ?? ''}
 					onchange={(event) => {
 						const until = event.currentTarget.value || null;

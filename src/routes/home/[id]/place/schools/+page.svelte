@@ -3,6 +3,7 @@
 	import Square from '@lucide/svelte/icons/square';
 	import { formatVolume, type Assignment, type Group } from '$lib/core/model';
 	import { groupsElsewhere, toZonePlan } from '$lib/core/zoning';
+	import { signedText, wholeText } from '$lib/messages/numbers';
 	import { schoolText } from '$lib/messages/zoning';
 	import { now } from '$lib/state/clock.svelte';
 	import { Compare, type ComparedPlan } from '$lib/state/compare.svelte';
@@ -53,8 +54,6 @@
 		]);
 	}
 	const first = $derived(compare.plans[0]);
-	const signed = (value: number) =>
-		`${value > 0 ? '+' : value < 0 ? '−' : '±'}${Math.abs(Math.round(value)).toLocaleString('en')}`;
 	const FIGURES = [
 		['metres walked a week', 'metresPerWeek'],
 		['bends, stretches, stools a week', 'hardReaches'],
@@ -74,15 +73,16 @@
 	raised={!!group}
 	panel={compare.plans.length ? panel : undefined}
 	panelLabel="Group by group"
+	onclose={() => (groupId = null)}
 >
 	<PlaceHead>
 		{#if compare.running !== null}
 			<span role="status" class="measure">plan {compare.running + 1} of 4 …</span>
-			<button class="tool" onclick={() => compare.stop()}><Square size={18} />Stop</button>
+			<button class="btn" onclick={() => compare.stop()}><Square size={18} />Stop</button>
 		{:else}
 			<button
-				class="tool"
-				class:tool-now={!compare.plans.length}
+				class="btn"
+				class:btn-primary={!compare.plans.length}
 				onclick={() => compare.start(home)}
 				disabled={!Object.keys(home.groups).length}><Play size={18} />Plan by four schools</button
 			>
@@ -121,9 +121,9 @@
 				<dl>
 					{#each FIGURES as [word, key] (key)}
 						<dt>{word}</dt>
-						<dd class="measure">{Math.round(each.score[key]).toLocaleString('en')}</dd>
+						<dd class="measure">{wholeText(each.score[key])}</dd>
 						<dd class="measure soft">
-							{first && each !== first ? signed(each.score[key] - first.score[key]) : ''}
+							{first && each !== first ? signedText(each.score[key] - first.score[key]) : ''}
 						</dd>
 					{/each}
 					<dt>to carry</dt>
@@ -133,7 +133,7 @@
 						<dd class="measure" style="color:var(--color-error)">{each.score.overflow}</dd>
 						<dd></dd>{/if}
 				</dl>
-				<button class="tool mt-2" onclick={() => take(each)}>Take this plan</button>
+				<button class="btn mt-2" onclick={() => take(each)}>Take this plan</button>
 			</section>
 		{/each}
 	</div>
@@ -154,7 +154,7 @@
 					<span class="soft">{schoolText(each.variant)}</span><br />{there}
 					{#if plan && there !== placesText(plan.assignments, group.id)}
 						<button
-							class="tool mt-1"
+							class="btn mt-1"
 							onclick={() =>
 								store.run(
 									`${group.name} as in “${schoolText(each.variant).toLowerCase()}”`,
@@ -167,7 +167,7 @@
 				</li>
 			{/each}
 		</ul>
-		<button class="tool tool-quiet mt-2" onclick={() => (groupId = null)}>All groups</button>
+		<button class="btn btn-ghost mt-2" onclick={() => (groupId = null)}>All groups</button>
 	{:else}
 		<h2 class="mb-1">Where they disagree</h2>
 		<p class="soft mb-2">

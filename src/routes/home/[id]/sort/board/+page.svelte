@@ -2,6 +2,7 @@
 	import { allGroupFigures, thingsAbout } from '$lib/core/grouping';
 	import { categoryOf, usesPerWeek, type Thing } from '$lib/core/model';
 	import { usesText } from '$lib/messages/sorting';
+	import { page } from '$app/state';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import { Selection } from '$lib/state/selection.svelte';
@@ -47,7 +48,7 @@
 	const ids = $derived(rows.map(({ id }) => id as string));
 	const chosen = $derived([...selection.ids].filter((id) => home.things[id]));
 	/** The thing whose own figures are shown. */
-	let opened = $state<string | null>(null);
+	let opened = $derived<string | null>(page.url.searchParams.get('thing'));
 	const single = $derived(opened ? home.things[opened] : undefined);
 	const allChosen = $derived(ids.length > 0 && ids.every((id) => selection.has(id)));
 
@@ -97,12 +98,18 @@
 	});
 </script>
 
-<Bench raised={!!single} panel={single ? sheet : undefined} panelLabel="Thing">
+<Bench
+	raised={!!single}
+	panel={single ? sheet : undefined}
+	panelLabel="Thing"
+	chosen={opened}
+	onclose={() => (opened = null)}
+>
 	<SortHead />
 	{#if !things.length}
 		<EmptyNote title="Nothing to sort yet">
 			<p>Things come from Clear, one line each. Here they are put together by what they are for.</p>
-			<a class="tool tool-now" href="/home/{home.id}/clear">Go to Clear</a>
+			<a class="btn btn-primary" href="/home/{home.id}/clear">Go to Clear</a>
 		</EmptyNote>
 	{:else}
 		<div class="board" class:beside={!!single}>
@@ -120,7 +127,7 @@
 				<div class="flex flex-wrap items-center gap-2 pb-2">
 					<label class="small grow"
 						><span class="sr-only">Show group</span>
-						<select class="box" bind:value={shown}>
+						<select class="select" bind:value={shown}>
 							<option value={null}>Everything</option>
 							{#if loose}<option value="">Loose</option>{/if}
 							{#each groups as group (group.id)}<option value={group.id}>{group.name}</option
@@ -130,13 +137,13 @@
 					<label class="grow"
 						><span class="sr-only">Find things</span>
 						<input
-							class="box"
+							class="input"
 							type="search"
 							bind:value={sought}
 							placeholder="Find by name, category or tag"
 						/></label
 					>
-					<button class="tool" disabled={!ids.length} onclick={() => selection.toggleAll(ids)}
+					<button class="btn" disabled={!ids.length} onclick={() => selection.toggleAll(ids)}
 						>{allChosen ? 'Clear selection of' : 'Choose'} all {ids.length}</button
 					>
 				</div>
@@ -222,10 +229,7 @@
 
 {#snippet sheet()}
 	{#if single}
-		<div class="mb-2 flex items-start justify-between gap-2">
-			<h2>{single.name}</h2>
-			<button class="tool tool-quiet -mt-2" onclick={() => (opened = null)}>Close</button>
-		</div>
+		<h2 class="mb-2">{single.name}</h2>
 		{#if single.groupId && home.groups[single.groupId]}
 			<TagChip group={home.groups[single.groupId]!} />
 		{/if}

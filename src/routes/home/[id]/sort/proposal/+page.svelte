@@ -36,7 +36,7 @@
 <Bench>
 	<SortHead>
 		{#if changes.length}
-			<button class="tool tool-now" onclick={() => take(changes, 'take all proposed groups')}
+			<button class="btn btn-primary" onclick={() => take(changes, 'take all proposed groups')}
 				>Take all {changes.length}</button
 			>
 		{/if}
@@ -54,7 +54,7 @@
 					? 'Your groups are as they would be proposed. New things, new places or new people bring new proposals.'
 					: 'Enter some things in Clear first.'}
 			</p>
-			<a class="tool" href="/home/{home.id}/sort">Show the groups</a>
+			<a class="btn" href="/home/{home.id}/sort">Show the groups</a>
 		</EmptyNote>
 	{/if}
 	{#if changes.length}
@@ -78,7 +78,7 @@
 						</ul>
 					</div>
 					<button
-						class="tool"
+						class="btn"
 						aria-label="Take: {changeText(change, home)}"
 						onclick={() => take([change], changeText(change, home).toLowerCase())}>Take it</button
 					>
@@ -89,7 +89,7 @@
 	{#if pairs.length}
 		<div class="mt-6 mb-1 flex flex-wrap items-end justify-between gap-2">
 			<h2>Groups that should be near each other</h2>
-			<button class="tool" onclick={() => takePairs(pairs, 'take all proposed partners')}
+			<button class="btn" onclick={() => takePairs(pairs, 'take all proposed partners')}
 				>Take all {pairs.length} pairs</button
 			>
 		</div>
@@ -102,7 +102,7 @@
 						<span class="soft text-sm">{partnerText(pair)}</span>
 					</span>
 					<button
-						class="tool"
+						class="btn"
 						aria-label="Take: {nameOf(pair.a)} near {nameOf(pair.b)}"
 						onclick={() => takePairs([pair], `${nameOf(pair.a)} near ${nameOf(pair.b)}`)}
 						>Take it</button

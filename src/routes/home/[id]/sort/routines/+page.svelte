@@ -59,9 +59,15 @@
 		);
 </script>
 
-<Bench raised={!!chosen} panel={chosen ? sheet : undefined} panelLabel="Routine">
+<Bench
+	raised={!!chosen}
+	chosen={picked}
+	panel={chosen ? sheet : undefined}
+	panelLabel="Routine"
+	onclose={() => (picked = null)}
+>
 	<SortHead>
-		<button class="tool" onclick={addOwn}><Plus size={18} />Routine of our own</button>
+		<button class="btn" onclick={addOwn}><Plus size={18} />Routine of our own</button>
 	</SortHead>
 	<p class="soft mb-3 max-w-3xl">
 		What you do, step by step: which groups you fetch, and where you stand. Groups that follow each
@@ -129,13 +135,13 @@
 				A routine needs groups to fetch. Put your things into groups first, or write down a routine
 				of your own.
 			</p>
-			<a class="tool tool-now" href="/home/{home.id}/sort">Show the groups</a>
+			<a class="btn btn-primary" href="/home/{home.id}/sort">Show the groups</a>
 		</EmptyNote>
 	{/if}
 	{#if usual.length}
 		<div class="mt-6 mb-1 flex flex-wrap items-end justify-between gap-2">
 			<h2>Usual routines you may have</h2>
-			<button class="tool" class:tool-now={!routines.length} onclick={takeAll}
+			<button class="btn" class:btn-primary={!routines.length} onclick={takeAll}
 				>Take all {usual.length}</button
 			>
 		</div>
@@ -148,7 +154,7 @@
 							>{draft.steps.map((step) => stepText(home, step)).join(' → ')}</span
 						>
 					</span>
-					<button class="tool" aria-label="Take: {draft.name}" onclick={() => add(draft)}
+					<button class="btn" aria-label="Take: {draft.name}" onclick={() => add(draft)}
 						>Take it</button
 					>
 				</li>
@@ -163,7 +169,6 @@
 			<RoutineSheet
 				routine={chosen}
 				stops={walk?.stops ?? []}
-				onclose={() => (picked = null)}
 				onremove={() => {
 					const { id, name } = chosen;
 					picked = null;

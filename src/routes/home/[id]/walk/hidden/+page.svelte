@@ -66,6 +66,7 @@
 	panelLabel="Hidden storage"
 	raised={key !== null}
 	chosen={key}
+	onclose={() => (key = null)}
 >
 	<WalkHead />
 	{#if run}
@@ -83,7 +84,7 @@
 	<div class="mt-2 mb-1 flex flex-wrap items-center gap-x-6">
 		<h2>Room you already have</h2>
 		{#if barred}<label class="flex min-h-11 items-center gap-2"
-				><input type="checkbox" class="size-5" bind:checked={onlyAllowed} />Only what may be done
+				><input type="checkbox" class="checkbox" bind:checked={onlyAllowed} />Only what may be done
 				here ({barred} would leave holes)</label
 			>{/if}
 	</div>
@@ -161,7 +162,7 @@
 			<div class="mb-2 grid grid-cols-2 gap-2">
 				<label class="text-sm font-semibold"
 					>Rating of one hook<input
-						class="box measure font-normal"
+						class="input measure font-normal"
 						bind:value={rating}
 						placeholder="500 g"
 						aria-invalid={wrong ? 'true' : undefined}
@@ -169,7 +170,7 @@
 				>
 				<label class="text-sm font-semibold"
 					>Hooks<input
-						class="box measure font-normal"
+						class="input measure font-normal"
 						type="number"
 						min="1"
 						max="20"
@@ -182,7 +183,7 @@
 				{wrong}
 			</p>{/if}
 		<button
-			class="tool tool-now"
+			class="btn btn-primary"
 			disabled={!chosen.allowed}
 			onclick={() => chosen && accept(chosen)}>Make it a place</button
 		>

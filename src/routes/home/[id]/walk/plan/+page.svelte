@@ -34,13 +34,14 @@
 	panelLabel={item ? 'On the plan' : 'Work triangle'}
 	raised={!!item}
 	chosen={item ? planItemKey(item) : null}
+	onclose={() => drag.choose(null)}
 >
 	<WalkHead>
 		{#if rooms.length > 1}
 			<label class="flex items-center gap-2"
 				><span class="soft">Show</span>
 				<select
-					class="box"
+					class="select"
 					value={shown ?? ''}
 					onchange={(event) => (roomId = event.currentTarget.value || null)}
 				>
@@ -74,7 +75,7 @@
 
 {#snippet panel()}
 	{#if item}
-		<button class="tool mb-3" onclick={() => drag.choose(null)}>Done with this</button>
+		<button class="btn mb-3" onclick={() => drag.choose(null)}>Done with this</button>
 		{#key item}<PlanItemPanel {item} {drag} />{/key}
 	{:else}
 		<p class="soft mb-4">

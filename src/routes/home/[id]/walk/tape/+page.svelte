@@ -50,12 +50,12 @@
 <Bench
 	panel={tape.isOn ? pad : undefined}
 	panelLabel="One number at a time"
-	raised={tape.isOn}
+	docked={tape.isOn}
 	chosen={tape.step?.place.nook.id ?? null}
 >
 	<WalkHead>
 		{#if !tape.isOn}
-			<button class="tool" onclick={() => window.print()} disabled={!steps.length}
+			<button class="btn" onclick={() => window.print()} disabled={!steps.length}
 				><Printer size={18} />Print the list</button
 			>
 		{/if}
@@ -68,11 +68,11 @@
 		{/if}
 	{:else}
 		<div class="no-print mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
-			<button class="tool tool-now" onclick={() => tape.begin(assumed)} disabled={!steps.length}
+			<button class="btn btn-primary" onclick={() => tape.begin(assumed)} disabled={!steps.length}
 				>Go through them one by one</button
 			>
 			<label class="flex min-h-11 items-center gap-2"
-				><input type="checkbox" class="size-5" bind:checked={assumed} />Also the {allAssumed -
+				><input type="checkbox" class="checkbox" bind:checked={assumed} />Also the {allAssumed -
 					missing} sizes that are estimated, not measured</label
 			>
 		</div>

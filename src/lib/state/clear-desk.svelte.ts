@@ -1,0 +1,266 @@
+import { command } from '../core/commands';
+import {
+	adviseLot,
+	advisedVerdict,
+	backPlace,
+	cutPlace,
+	decisionOrder,
+	LEAVING,
+	onTheTable,
+	pastByPlace,
+	planTarget,
+	tally,
+	undecidedLots,
+	type Advice
+} from '../core/clearing';
+import { lotsIn, NookId, type Home, type Lot, type Thing, type Verdict } from '../core/model';
+import { effectiveDate } from '../core/rotation';
+import { nooksInOrder } from '../core/survey';
+import { dateText, VERDICT_WORDS, whenText } from '../messages/clearing';
+import type { HomeStore } from './home-store.svelte';
+import { Later, type Afterwards } from './later.svelte';
+
+export interface ClearDeskDeps {
+	readonly store: () => HomeStore;
+	readonly newId: () => string;
+	/** ISO instant. */
+	readonly now: () => string;
+	/** ISO date. */
+	readonly today: () => string;
+	/** The place to begin at; null: where most is past its date. */
+	readonly placeAsked?: string | null;
+	readonly afterwards?: Afterwards;
+}
+/** The value of the choice for stock that stands in no place. */
+export const TABLE = 'on-the-table';
+
+/** Kept between an edit and the next look. */
+const EMPTY: readonly Advice[] = [];
+
+/** The pile of one place: what is to be decided next, what is advised and why, and what was decided. */
+export class ClearDesk {
+	readonly #deps: ClearDeskDeps;
+	/** Decisions of before this visit do not count as made now. */
+	readonly #since: string;
+	readonly #cut: Later<{ home: Home; nookId: string | null }, { over: number; of: number } | null>;
+	#cutOf: { home: Home; nookId: string | null } = { home: null!, nookId: null };
+	#chosen = $state.raw<string | null>(null);
+	#picked = $state.raw<string | null>(null);
+	/** What goes with the next decision. */
+	wantAgain = $state(false);
+	avoid = $state(false);
+	/** How many of the lot are decided on; null: all. */
+	some = $state<number | null>(null);
+	/** Where `move` goes: as the plan says, unless another place is chosen. */
+	#movePick = $state.raw<string | null>(null);
+	/** The last decision when it went against advice: its reason can be given, or not. */
+	#against = $state.raw<{ id: string; name: string; words: string } | null>(null);
+	/** On a small screen: the advice stands over the pile until it is closed. */
+	isRaised = $state(false);
+
+	constructor(deps: ClearDeskDeps) {
+		this.#deps = deps;
+		this.#since = deps.now();
+		this.#chosen = deps.placeAsked ?? null;
+		this.#cut = new Later(
+			() => this.#cutInput(),
+			({ home, nookId }) => {
+				const cut = nookId ? cutPlace(home, nookId, { stay: new Set(), go: new Set() }) : null;
+				return cut && { over: cut.wanting.length - cut.cut.keep.length, of: cut.wanting.length };
+			},
+			deps.afterwards
+		);
+	}
+	#cutInput() {
+		const { home, nookId } = this;
+		if (this.#cutOf.home !== home || this.#cutOf.nookId !== nookId) this.#cutOf = { home, nookId };
+		return this.#cutOf;
+	}
+
+	get home(): Home {
+		return this.#deps.store().home;
+	}
+	places = $derived.by(() => nooksInOrder(this.home));
+	/** How many lots of each place are past their date. */
+	past = $derived.by(() => pastByPlace(this.home, this.#deps.today()));
+	onTable = $derived.by(() => onTheTable(this.home));
+	get atTable(): boolean {
+		return this.#chosen === TABLE;
+	}
+	/** The place at hand; null: the table, or a home without places. */
+	nookId = $derived.by((): string | null => {
+		if (this.atTable) return null;
+		if (this.#chosen && this.home.nooks[this.#chosen]) return this.#chosen;
+		let most: { id: string; late: number } | null = null;
+		for (const { nook } of this.places) {
+			const late = this.past.get(nook.id) ?? 0;
+			if (!most || late > most.late) most = { id: nook.id, late };
+		}
+		return most?.id ?? null;
+	});
+	nook = $derived.by(() => (this.nookId ? this.home.nooks[this.nookId] : undefined));
+	lots = $derived.by(() => lotsIn(this.home, this.nookId));
+	open = $derived.by(
+		(): ReadonlySet<string> => new Set(undecidedLots(this.home, this.nookId, this.#since))
+	);
+	get #made() {
+		return Object.values(this.home.decisions).filter(({ at }) => at >= this.#since);
+	}
+	/** What was decided on this visit, by lot. */
+	verdicts = $derived.by(
+		(): ReadonlyMap<string, Verdict> =>
+			new Map(this.#made.map(({ lotId, verdict }) => [lotId, verdict]))
+	);
+	tally = $derived.by(() => tally(this.home, this.#made));
+	/** How many pieces are too many here, and of how many; null: none, or not measured, or not known yet. */
+	tooMany = $derived.by(() => {
+		const cut = this.#cut.value;
+		return cut && cut.over > 0 ? cut : null;
+	});
+	#advices = $derived.by((): ReadonlyMap<string, readonly Advice[]> => {
+		const { home, lots } = this;
+		const today = this.#deps.today();
+		const overFull = this.tooMany !== null;
+		return new Map(
+			lots.flatMap((lot) => {
+				const thing = home.things[lot.thingId];
+				return thing ? [[lot.id as string, adviseLot({ home, lot, thing, today, overFull })]] : [];
+			})
+		);
+	});
+	/** What needs a decision most comes first: the strongest advice, then the nearest date. */
+	queue = $derived.by((): readonly Lot[] =>
+		decisionOrder(
+			this.home,
+			this.lots,
+			(id) => this.open.has(id),
+			(id) => {
+				const first = this.adviceOn(id)[0];
+				return first && !first.overruled ? first.strength : 0;
+			}
+		)
+	);
+	current = $derived.by(
+		(): Lot | undefined =>
+			this.queue.find(({ id }) => id === this.#picked) ??
+			this.queue.find(({ id }) => this.open.has(id))
+	);
+	get thing(): Thing | undefined {
+		return this.current && this.home.things[this.current.thingId];
+	}
+	get advice(): readonly Advice[] {
+		return this.current ? this.adviceOn(this.current.id) : EMPTY;
+	}
+	/** What there are no concerns about: it can be kept in one go. */
+	plain = $derived.by(() =>
+		this.queue.filter(({ id }) => this.open.has(id) && advisedVerdict(this.adviceOn(id)) === 'keep')
+	);
+	get moveTo(): string {
+		return this.#movePick ?? (this.current ? planTarget(this.home, this.current.id) : null) ?? '';
+	}
+	set moveTo(nookId: string) {
+		this.#movePick = nookId;
+	}
+	get against() {
+		return this.#against;
+	}
+
+	adviceOn(lotId: string): readonly Advice[] {
+		return this.#advices.get(lotId) ?? EMPTY;
+	}
+	/** Says until when a lot is good. */
+	whenOf(lot: Lot): string {
+		const thing = this.home.things[lot.thingId];
+		const date = thing ? effectiveDate(lot, thing) : null;
+		return date ? `${dateText(date.on)}, ${whenText(this.#deps.today(), date.on)}` : 'no date';
+	}
+
+	goTo(place: string): void {
+		this.#chosen = place;
+		this.#picked = null;
+		this.isRaised = false;
+	}
+	pick(lotId: string): void {
+		this.#picked = lotId;
+		this.isRaised = true;
+	}
+	close(): void {
+		this.isRaised = false;
+	}
+
+	/** Decides on the thing at hand; the next comes up by itself. */
+	choose(verdict: Verdict): void {
+		const { current, thing } = this;
+		if (!current || !thing) return;
+		// Whoever clears a place stays in it, also when another has more that is past by now.
+		this.#stay();
+		const first = this.advice[0] ?? null;
+		const target = verdict === 'back-stock' ? backPlace(this.home, current.id) : this.moveTo;
+		const ids = this.#ids();
+		this.#deps.store().run(`${VERDICT_WORDS[verdict].toLowerCase()} ${thing.name}`, 'decide', {
+			lotId: current.id,
+			verdict,
+			advice: first,
+			// What leaves but is restocked goes on the list in the same gesture.
+			wantAgain:
+				!this.avoid && (this.wantAgain || (LEAVING.has(verdict) && thing.parPacks !== null)),
+			...(this.avoid ? { avoid: true } : {}),
+			...(this.some !== null && this.some > 0 ? { count: this.some } : {}),
+			toNookId:
+				(verdict === 'move' || verdict === 'back-stock') && target ? NookId.parse(target) : null,
+			ids,
+			now: this.#deps.now()
+		});
+		this.#against =
+			first && !first.overruled && first.verdict !== verdict
+				? { id: ids.decision, name: thing.name, words: VERDICT_WORDS[first.verdict] }
+				: null;
+		this.#picked = this.#movePick = null;
+		this.wantAgain = this.avoid = false;
+		this.some = null;
+		if (!this.current) this.isRaised = false;
+	}
+	takeAdvice(): void {
+		this.choose(advisedVerdict(this.advice));
+	}
+	/** Keeps all that there are no concerns about. */
+	keepPlain(): void {
+		const { plain } = this;
+		if (!plain.length) return;
+		this.#stay();
+		const now = this.#deps.now();
+		this.#deps.store().runAll(
+			`keep ${plain.length} things`,
+			plain.map((lot) =>
+				command('decide', {
+					lotId: lot.id,
+					verdict: 'keep',
+					advice: this.adviceOn(lot.id)[0] ?? null,
+					wantAgain: false,
+					toNookId: null,
+					ids: this.#ids(),
+					now
+				})
+			)
+		);
+		this.#picked = null;
+	}
+	/** Says why the last decision went against the advice; null: no reason. */
+	giveReason(reason: string | null): void {
+		const last = this.#against;
+		if (last && reason)
+			this.#deps.store().run(`reason for ${last.name}`, 'changeLeaving', last.id, { reason });
+		this.#against = null;
+	}
+	leave(): void {
+		this.#cut.leave();
+	}
+
+	#stay(): void {
+		if (!this.atTable) this.#chosen = this.nookId;
+	}
+	#ids() {
+		const { newId } = this.#deps;
+		return { decision: newId(), event: newId(), rest: newId() };
+	}
+}

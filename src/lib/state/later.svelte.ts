@@ -1,0 +1,60 @@
+/** Calls back once the edit at hand has been painted; gives a way to call it off. */
+export type Afterwards = (call: () => void) => () => void;
+
+/** Long enough for two frames: the edit is on the screen before anything slow begins. */
+const AFTER_PAINT_MS = 34;
+export const afterPaint: Afterwards = (call) => {
+	const timer = setTimeout(call, AFTER_PAINT_MS);
+	return () => clearTimeout(timer);
+};
+
+/**
+ * A figure that is too slow for the path of an edit: while it is computed anew the last one stays, and it comes after the
+ * screen has shown the edit. Edits that follow each other quickly are computed once.
+ * @example const model = new Later(() => store.home, zoneModelOf); model.value // null at first
+ */
+export class Later<Input, Output> {
+	#known = $state.raw<{ readonly of: Input; readonly is: Output } | null>(null);
+	#awaited: Input | null = null;
+	#callOff: (() => void) | null = null;
+
+	constructor(
+		private readonly of: () => Input,
+		private readonly compute: (input: Input) => Output,
+		private readonly afterwards: Afterwards = afterPaint
+	) {}
+
+	/** The last figure; null until there is a first. */
+	get value(): Output | null {
+		const input = this.of();
+		const known = this.#known;
+		if (known?.of !== input && this.#awaited !== input) {
+			this.#awaited = input;
+			this.#callOff?.();
+			this.#callOff = this.afterwards(() => this.#settle(input));
+		}
+		return known ? known.is : null;
+	}
+	/** Whether the figure is of what stands now. */
+	get isFresh(): boolean {
+		return this.#known?.of === this.of();
+	}
+
+	/** Computes it at once where it is late: for an act that hangs on it. */
+	get now(): Output {
+		const input = this.of();
+		if (this.#known?.of !== input) this.#settle(input);
+		return this.#known!.is;
+	}
+
+	/** Nothing is computed any more. */
+	leave(): void {
+		this.#callOff?.();
+	}
+
+	#settle(input: Input): void {
+		this.#callOff?.();
+		this.#callOff = this.#awaited = null;
+		this.#known = { of: input, is: this.compute(input) };
+	}
+}

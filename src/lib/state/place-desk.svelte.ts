@@ -1,0 +1,245 @@
+import { activePlan, type Group, type Home, type ZonePlan } from '../core/model';
+import { wallsInUse } from '../core/survey';
+import {
+	assignmentNow,
+	brokenRules,
+	DEFAULT_PLACE,
+	freeSpaceOf,
+	layoutOf,
+	partsAt,
+	pricesFor,
+	toZonePlan,
+	totalsOf,
+	whyLeft,
+	zoneModelOf,
+	type PlaceProgress,
+	type PlaceResult,
+	type WhyLeft,
+	type ZoneModel
+} from '../core/zoning';
+import { droppedText, priceNote, type PriceNote } from '../messages/zoning';
+import type { HomeStore } from './home-store.svelte';
+import { Job, type JobRunner } from './job.svelte';
+import { Later, type Afterwards } from './later.svelte';
+
+export interface PlaceDeskDeps {
+	readonly store: () => HomeStore;
+	readonly runner: JobRunner<PlaceResult, PlaceProgress>;
+	readonly newId: () => string;
+	/** ISO instant. */
+	readonly now: () => string;
+	/** Says something in passing. */
+	readonly say: (words: string) => void;
+	readonly afterwards?: Afterwards;
+}
+/** A group, or what of it has one place. */
+export interface GroupAt {
+	readonly groupId: string;
+	/** null: what of it has no place. */
+	readonly nookId: string | null;
+}
+/** A tag as it hangs on the drawing. */
+export interface Note {
+	readonly group: Group;
+	/** Only part of the group stands here. */
+	readonly part: boolean;
+	readonly pinned: boolean;
+}
+
+/**
+ * The plan on the walls: what hangs where, what is in hand and what each place would mean for it, and the run of the
+ * planner. The planner's view of the home is built after the screen has shown an edit, never before.
+ */
+export class PlaceDesk {
+	readonly job: Job<PlaceResult, PlaceProgress>;
+	readonly #deps: PlaceDeskDeps;
+	readonly #model: Later<Home, ZoneModel>;
+	/** What is in hand. */
+	#held = $state.raw<GroupAt | null>(null);
+	/** What is looked at. */
+	#looked = $state.raw<{ readonly groupId: string; readonly nookId: string } | null>(null);
+
+	constructor(deps: PlaceDeskDeps) {
+		this.#deps = deps;
+		this.job = new Job(deps.runner, { bestOf: ({ best }) => best });
+		this.#model = new Later(() => deps.store().home, zoneModelOf, deps.afterwards);
+	}
+
+	get home(): Home {
+		return this.#deps.store().home;
+	}
+	plan = $derived.by((): ZonePlan | undefined => activePlan(this.home));
+	walls = $derived.by(() => wallsInUse(this.home));
+	/** null until the planner has seen the home. */
+	model = $derived.by((): ZoneModel | null => this.#model.value);
+	/** Whether the plan was computed from something else; false while that is not known. */
+	stale = $derived.by(
+		() => !!this.plan && !!this.model && this.plan.fingerprint !== this.model.fingerprint
+	);
+	#assignments = $derived.by(() => this.plan?.assignments ?? []);
+	layout = $derived.by(() => this.model && layoutOf(this.model, this.#assignments));
+	/** The figures of the whole week: as things stand, and as the plan has them. */
+	week = $derived.by(() => {
+		const { model, layout } = this;
+		if (!model || !layout) return null;
+		const broken = this.plan ? brokenRules(model, layout.assignment) : [];
+		return {
+			before: totalsOf(model, assignmentNow(this.home)),
+			after: totalsOf(model, this.#assignments),
+			free: freeSpaceOf(model, layout, this.home.settings.play.fillShare),
+			effort: layout.objective,
+			broken
+		};
+	});
+	/** The tags of each place. */
+	notes = $derived.by((): ReadonlyMap<string, readonly Note[]> => {
+		const { home } = this;
+		const pins = new Set(
+			home.pins.flatMap((pin) => (pin.kind === 'pin' ? [`${pin.groupId}/${pin.nookId}`] : []))
+		);
+		const found = new Map<string, Note[]>();
+		for (const { groupId, nookId, share } of this.#assignments) {
+			const group = home.groups[groupId];
+			if (!group) continue;
+			const note = { group, part: share < 0.999, pinned: pins.has(`${groupId}/${nookId}`) };
+			const list = found.get(nookId);
+			if (list) list.push(note);
+			else found.set(nookId, [note]);
+		}
+		return found;
+	});
+	/** What has no place, with the reason and the smallest change that would help. */
+	left = $derived.by((): readonly { readonly group: Group; readonly why: WhyLeft }[] => {
+		const { model, layout } = this;
+		if (!model || !layout) return [];
+		return (this.plan?.overflow ?? []).flatMap((id) => {
+			const group = this.home.groups[id];
+			const g = model.parts.findIndex(
+				({ figures }, i) => figures.groupId === id && layout.assignment[i]! < 0
+			);
+			return group && g >= 0 ? [{ group, why: whyLeft(model, layout, g) }] : [];
+		});
+	});
+
+	get held(): GroupAt | null {
+		return this.#held;
+	}
+	get heldGroup(): Group | undefined {
+		return this.#held ? this.home.groups[this.#held.groupId] : undefined;
+	}
+	get looked() {
+		return this.#looked && this.home.groups[this.#looked.groupId] ? this.#looked : null;
+	}
+	/** Other groups in the place that is looked at. */
+	get alsoHere(): readonly Group[] {
+		const at = this.looked;
+		return (at ? (this.notes.get(at.nookId) ?? []) : [])
+			.map(({ group }) => group)
+			.filter(({ id }) => id !== at?.groupId);
+	}
+	#heldParts = $derived.by(() => {
+		const { model, layout } = this;
+		const held = this.#held;
+		return held && model && layout ? partsAt(model, layout, held.groupId, held.nookId) : [];
+	});
+	/** How much of its group is in hand, 0 to 1. */
+	heldShare = $derived.by(() =>
+		this.#heldParts.reduce((sum, g) => sum + this.model!.parts[g]!.share, 0)
+	);
+	#prices = $derived.by(() =>
+		this.#heldParts.length ? pricesFor(this.model!, this.layout!, this.#heldParts) : []
+	);
+	/** While something is in hand: what each place would mean for it. */
+	prices = $derived.by((): ReadonlyMap<string, PriceNote> | undefined => {
+		const prices = this.#prices;
+		if (!this.#held || !prices.length) return undefined;
+		// What has no place yet, or one that a rule forbids, is compared with the best that it could have.
+		const own = prices.find(({ nookId }) => nookId === this.#held?.nookId);
+		const isPlaced = !!own && !own.hard;
+		const least = isPlaced
+			? 0
+			: Math.min(...prices.filter(({ fits }) => fits).map(({ extra }) => extra));
+		return new Map(
+			prices.map((price) => [price.nookId as string, priceNote(price, least, isPlaced)])
+		);
+	});
+
+	/** Takes a tag in hand, or lets go of it. */
+	pick(groupId: string, nookId: string | null): void {
+		const isHeld = this.#held?.groupId === groupId && this.#held.nookId === nookId;
+		if (nookId) this.#looked = { groupId, nookId };
+		this.#held = isHeld ? null : { groupId, nookId };
+	}
+	/** Takes it in hand, whether it was or not: a drag begins. */
+	take(groupId: string, nookId: string): void {
+		this.#looked = { groupId, nookId };
+		this.#held = { groupId, nookId };
+	}
+	letGo(): void {
+		this.#held = null;
+	}
+	look(groupId: string, nookId: string): void {
+		this.#looked = { groupId, nookId };
+	}
+	close(): void {
+		this.#looked = null;
+	}
+
+	/** Puts what is in hand into a place, or looks at the place when nothing is. What breaks a rule is said, and done. */
+	drop(nookId: string): void {
+		const held = this.#held;
+		if (!held) {
+			const first = this.notes.get(nookId)?.[0];
+			this.#looked = first ? { groupId: first.group.id, nookId } : null;
+			return;
+		}
+		const group = this.home.groups[held.groupId];
+		if (!group) return this.letGo();
+		const price = this.#prices.find((other) => other.nookId === nookId);
+		const breach = price && held.nookId !== nookId ? droppedText(group.name, price) : null;
+		if (breach) this.#deps.say(breach);
+		if (held.nookId !== nookId)
+			this.#deps
+				.store()
+				.run(
+					`${group.name} to ${this.home.nooks[nookId]?.name}`,
+					'movePart',
+					held.groupId,
+					held.nookId,
+					nookId
+				);
+		this.#looked = { groupId: held.groupId, nookId };
+		this.#held = null;
+	}
+
+	/** Pins what is looked at to its place, or rules the place out; a second time takes it back. */
+	wish(kind: 'pin' | 'ban'): void {
+		const at = this.looked;
+		if (!at) return;
+		const name =
+			kind === 'pin'
+				? `pin ${this.home.groups[at.groupId]!.name}`
+				: `rule out ${this.home.nooks[at.nookId]!.name}`;
+		this.#deps.store().run(name, 'togglePin', at.groupId, at.nookId, kind);
+	}
+
+	/** Runs the planner and adopts its plan; stopped, the best so far. */
+	async solve(): Promise<void> {
+		this.letGo();
+		const answer = await this.job.start({
+			home: this.home,
+			options: { seed: DEFAULT_PLACE.seed, moves: DEFAULT_PLACE.moves }
+		});
+		if (!answer) return;
+		if (answer.result.status === 'nothing-to-place')
+			return this.#deps.say('There is nothing to place: no group holds anything.');
+		const plan = toZonePlan(answer.result, this.#deps.newId(), 'Plan', this.#deps.now());
+		this.#deps.store().run('zone plan', 'adoptPlan', plan);
+	}
+
+	/** Whoever goes elsewhere has not asked for the half-found plan. */
+	leave(): void {
+		this.job.leave();
+		this.#model.leave();
+	}
+}

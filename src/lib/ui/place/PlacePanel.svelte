@@ -1,0 +1,78 @@
+<script lang="ts">
+	import type { PlaceDesk } from '$lib/state/place-desk.svelte';
+	import { brokenText, ruledOutText, smallestChangeText } from '$lib/messages/zoning';
+	import TagChip from '$lib/ui/drawing/TagChip.svelte';
+	import PlaceReason from '$lib/ui/panels/PlaceReason.svelte';
+	import SchoolChoice from './SchoolChoice.svelte';
+	import WholeWeek from './WholeWeek.svelte';
+	import WishList from './WishList.svelte';
+
+	let { desk }: { desk: PlaceDesk } = $props();
+	const home = $derived(desk.home);
+	const looked = $derived(desk.looked);
+</script>
+
+{#if looked && desk.model && desk.layout}
+	<PlaceReason
+		{home}
+		model={desk.model}
+		layout={desk.layout}
+		groupId={looked.groupId}
+		nookId={looked.nookId}
+		onhold={() => desk.pick(looked.groupId, looked.nookId)}
+		onpin={() => desk.wish('pin')}
+		onban={() => desk.wish('ban')}
+	/>
+	{#if desk.alsoHere.length}
+		<h3 class="mt-3 mb-1">Also here</h3>
+		<div class="flex flex-wrap gap-2">
+			{#each desk.alsoHere as group (group.id)}<button
+					class="min-h-11 cursor-pointer"
+					onclick={() => desk.look(group.id, looked.nookId)}><TagChip {group} /></button
+				>{/each}
+		</div>
+	{/if}
+	<hr class="my-4" />
+{/if}
+{#if desk.plan && desk.week}
+	<WholeWeek
+		{home}
+		plan={desk.plan}
+		stale={desk.stale}
+		before={desk.week.before}
+		after={desk.week.after}
+		free={desk.week.free}
+		effort={desk.week.effort}
+		broken={desk.week.broken.length > 0}
+	/>
+	<WishList {home} plan={desk.plan} stale={desk.stale} />
+	{#if desk.left.length && desk.model}
+		<h3 class="mt-4 text-error">Without a place</h3>
+		<ul>
+			{#each desk.left as { group, why } (group.id)}
+				<li class="rule-top py-2">
+					<button class="min-h-11 cursor-pointer" onclick={() => desk.pick(group.id, null)}
+						><TagChip {group} /></button
+					>
+					<p class="text-sm">{smallestChangeText(why.change, home)}</p>
+					{#if why.rules[0]}<p class="soft text-sm">
+							{ruledOutText(why.rules[0], desk.model.places.length, home)}
+						</p>{/if}
+				</li>
+			{/each}
+		</ul>
+	{/if}
+	{#if desk.week.broken.length}
+		<h3 class="mt-4 text-error">Broken rules</h3>
+		<ul>
+			{#each desk.week.broken as rule, i (i)}<li class="py-1">
+					<b>{home.groups[rule.groupId]?.name}</b> in {home.nooks[rule.nookId]?.name}: {brokenText(
+						rule
+					)}
+				</li>{/each}
+		</ul>
+	{/if}
+{:else if desk.plan}
+	<p class="soft" role="status">Working out the figures …</p>
+{/if}
+<SchoolChoice />
