@@ -13,6 +13,7 @@ export default defineConfig({
 	expect: { timeout: 15_000 },
 	reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
 	use: {
+		actionTimeout: 30_000,
 		...devices['Desktop Chrome'],
 		baseURL: `http://localhost:${port}`,
 		viewport: { width: 1280, height: 800 },

@@ -65,11 +65,7 @@ export const STATIONS: readonly Station[] = [
 	{
 		stage: 'Clear',
 		edit: 'one kept',
-		ready: (page) =>
-			page
-				.getByRole('button', { name: /^K ?Keep/ })
-				.first()
-				.waitFor(),
+		ready: (page) => page.getByRole('button', { name: 'Keep', exact: true }).first().waitFor(),
 		act: clicked('K ?Keep$')
 	},
 	{
@@ -116,6 +112,29 @@ export const STATIONS: readonly Station[] = [
 		}`
 	}
 ];
+
+const MANY_EDITS = 500;
+/** How the memory of the page grows over many edits, after everything that is not held was collected. */
+async function memoryOver(page: Page, station: Station): Promise<object> {
+	const devtools = await page.context().newCDPSession(page);
+	const heldMb = async () => {
+		await devtools.send('HeapProfiler.collectGarbage');
+		return (await devtools.send('Runtime.getHeapUsage')).usedSize / 1e6;
+	};
+	await page
+		.getByRole('navigation', { name: 'Stages' })
+		.getByRole('link', { name: station.stage })
+		.click();
+	await station.ready(page);
+	const before = await heldMb();
+	for (let i = 0; i < MANY_EDITS; i++) await page.evaluate(timed(station.act));
+	const after = await heldMb();
+	return {
+		bench: `memory over ${MANY_EDITS} edits, ${station.stage} on screen`,
+		beforeMb: round(before),
+		afterMb: round(after)
+	};
+}
 
 /** Measures the built program in the browser: the scripts of the first screen, and a large home. */
 export async function benchBrowser(): Promise<object[]> {
@@ -177,6 +196,8 @@ async function measure(base: string): Promise<object[]> {
 			ms: round(performance.now() - imported)
 		});
 		for (const [heading, path] of STAGE_PATHS) {
+			// At a person's pace: what a screen does after it shows is done.
+			await page.waitForTimeout(800);
 			lines.push({
 				bench: `open ${heading}`,
 				ms: round((await page.evaluate(goTo(path, heading))) as number)
@@ -201,6 +222,7 @@ async function measure(base: string): Promise<object[]> {
 				storedMs: middle(times.stored)
 			});
 		}
+		lines.push(await memoryOver(page, STATIONS[0]!));
 		return lines;
 	} finally {
 		await browser.close();

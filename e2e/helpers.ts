@@ -35,3 +35,9 @@ export async function newHome(page: Page, name: string): Promise<void> {
 	await page.getByRole('button', { name: 'Make this home' }).click();
 	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible();
 }
+
+/** The panel of what is chosen: beside the drawing, on a small screen a sheet over it. */
+export const panel = (page: Page, name?: string) =>
+	page
+		.getByRole('complementary', name ? { name } : {})
+		.or(page.getByRole('dialog', name ? { name } : {}));

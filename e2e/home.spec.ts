@@ -186,10 +186,19 @@ test('the theme is kept, and units follow everywhere', async ({ page }) => {
 
 test('search says where a thing is', async ({ page }) => {
 	await openDemo(page);
-	await page.getByLabel('Find a thing').fill('cocoa');
-	await expect(page.getByRole('listitem').filter({ hasText: 'cocoa' })).toContainText(
-		'Larder shelf 3'
-	);
+	await page.keyboard.press('/');
+	await page.keyboard.type('cocoa');
+	const hit = page.getByRole('option', { name: /cocoa/ });
+	await expect(hit).toContainText('Larder shelf 3');
+	// Enter takes the first: its place, with the thing marked in it.
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('heading', { name: 'Larder shelf 3' })).toBeVisible();
+	await expect(page.getByRole('list', { name: 'Stock here' })).toContainText('cocoa');
+	// It finds places, groups and people as well.
+	await page.keyboard.press('/');
+	await page.keyboard.type('under the sink');
+	await page.getByRole('option', { name: /^Under the sink/ }).click();
+	await expect(page.getByLabel('Name of this place')).toHaveValue('Under the sink');
 });
 
 test('a home that does not exist is said, with a way back', async ({ page }) => {

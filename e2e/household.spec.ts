@@ -108,12 +108,11 @@ test('what is moved goes to its place, or waits on the table', async ({ page }) 
 	await expect(advice).toContainText('Advice: Move');
 	await expect(advice).toContainText('It stands with food');
 	const first = await advice.getByRole('heading').innerText();
-	await page.getByRole('heading', { name: 'Clear' }).click();
 	await page.keyboard.press('m');
 	await page.getByRole('combobox', { name: 'Place' }).selectOption({ label: 'On the table (1)' });
 	await expect(advice.getByRole('heading')).toHaveText(first);
-	await advice.getByLabel('Move goes to').selectOption({ label: 'Under the sink' });
-	await advice.getByRole('button', { name: 'M Move' }).click();
+	await advice.getByLabel('Move it to').selectOption({ label: 'Under the sink' });
+	await advice.getByRole('button', { name: 'Move', exact: true }).click();
 	await expect(page.getByText('This place is empty.')).toBeVisible();
 	await page.getByRole('combobox', { name: 'Place' }).selectOption('sink');
 	await expect(page.getByRole('list', { name: 'Pile: Under the sink' })).toContainText(

@@ -1,11 +1,24 @@
 /** Calls back once the edit at hand has been painted; gives a way to call it off. */
 export type Afterwards = (call: () => void) => () => void;
 
-/** Long enough for two frames: the edit is on the screen before anything slow begins. */
-const AFTER_PAINT_MS = 34;
+/** After the paint comes the write; what is slow comes after both. */
+const AFTER_PAINT_MS = 120;
+/** A page that is not in sight paints nothing. */
+const UNSEEN_MS = 1500;
 export const afterPaint: Afterwards = (call) => {
-	const timer = setTimeout(call, AFTER_PAINT_MS);
-	return () => clearTimeout(timer);
+	let timer = setTimeout(run, UNSEEN_MS);
+	const frame = requestAnimationFrame(() => {
+		clearTimeout(timer);
+		timer = setTimeout(run, AFTER_PAINT_MS);
+	});
+	function run() {
+		cancelAnimationFrame(frame);
+		call();
+	}
+	return () => {
+		clearTimeout(timer);
+		cancelAnimationFrame(frame);
+	};
 };
 
 /**

@@ -1,7 +1,17 @@
 // Calendar days without time. Counting goes through UTC midnights, which have no summer time.
 const DAY_MS = 86_400_000;
 
-const toUtc = (iso: string) => Date.parse(`${iso}T00:00:00Z`);
+/** A home has a few thousand different days at most; each is read once. */
+const MOST_KNOWN = 20_000;
+const known = new Map<string, number>();
+function toUtc(iso: string): number {
+	const found = known.get(iso);
+	if (found !== undefined) return found;
+	const ms = Date.parse(`${iso}T00:00:00Z`);
+	if (known.size >= MOST_KNOWN) known.clear();
+	known.set(iso, ms);
+	return ms;
+}
 const toIso = (ms: number) => new Date(ms).toISOString().slice(0, 10);
 
 /** Adds whole days (may be negative) to an ISO date. @example addDays('2027-02-28', 1) // '2027-03-01' */

@@ -43,6 +43,17 @@ export const picksOf = memoOn(['lots', 'things'], (home, today: string): readonl
 		.sort(byFirstExpired)
 );
 
+/** Counts the stock whose effective date has passed on `today`. */
+export const countPast = memoOn(['lots', 'things'], (home, today: string): number => {
+	let count = 0;
+	for (const lot of stock(home)) {
+		const thing = home.things[lot.thingId];
+		const date = thing ? effectiveDate(lot, thing) : null;
+		if (date && date.on < today) count++;
+	}
+	return count;
+});
+
 /** Ids of the lots of which the last word in Clear was "use first". */
 const saidUseFirst = memoOn(['decisions'], (home): ReadonlySet<string> => {
 	const last = new Map<string, Decision>();

@@ -1,5 +1,5 @@
 import { fitFingerprint } from '../fitting';
-import { useFirst, shoppingList } from '../rotation';
+import { countPast, shoppingList, useFirst } from '../rotation';
 import { decidedLots, memoOn, stock, thingsOf, type Home } from '../model';
 import { checkSurvey, tapeList } from '../survey';
 import { zoneFingerprint } from '../zoning';
@@ -61,7 +61,7 @@ export function stageProgress(home: Home, today: string): StageProgress {
 	const planned = plannedNooks(home);
 	const fits = Object.values(home.fitPlans).filter((fit) => planned.has(fit.nookId));
 	const due = resetsDue(home, today);
-	const past = useFirst(home, today, -1).length;
+	const past = countPast(home, today);
 	const groups = new Set(plan?.assignments.map(({ groupId }) => groupId)).size;
 	return {
 		walk: share(nooks - tapeList(home).length, nooks),
@@ -88,8 +88,8 @@ export function nextSteps(home: Home, today: string): NextStep[] {
 	const doubtful = checkSurvey(home).filter((issue) => issue.code !== 'size-missing').length;
 	const things = Object.keys(home.things).length;
 	const loose = thingsOf(home, null).length;
-	const past = useFirst(home, today, -1).length;
-	const soon = useFirst(home, today, 14).length - past;
+	const past = countPast(home, today);
+	const soon = Math.max(0, useFirst(home, today, 14).length - past);
 	const plan = activePlan(home);
 	add(!Object.keys(home.nooks).length && { stage: 'walk', code: 'add-cabinets' });
 	add(missing > 0 && { stage: 'walk', code: 'measure', count: missing });

@@ -3,6 +3,7 @@
 	import type { FrequencyRow } from '$lib/core/grouping';
 	import type { Group } from '$lib/core/model';
 	import { usesText } from '$lib/messages/sorting';
+	import { afterPaint } from '$lib/state/later.svelte';
 	import { theme } from '$lib/state/theme.svelte';
 	import { TAG_INKS } from '../drawing/tag-style';
 
@@ -25,7 +26,9 @@
 		if (!node) return;
 		let gone = false;
 		const observer = new ResizeObserver(() => chart?.resize());
-		void import('./echarts').then(({ init }) => {
+		// The list shows first; the chart is drawn after it.
+		const callOff = afterPaint(async () => {
+			const { init } = await import('./echarts');
 			if (gone) return;
 			const made = init(node);
 			made.on('click', ({ dataIndex }) => {
@@ -37,6 +40,7 @@
 		});
 		return () => {
 			gone = true;
+			callOff();
 			observer.disconnect();
 			chart?.dispose();
 			chart = undefined;

@@ -3,6 +3,7 @@
 	import { tick } from 'svelte';
 	import type { Home, Run } from '$lib/core/model';
 	import { wallsInUse } from '$lib/core/survey';
+	import { afterPaint } from '$lib/state/later.svelte';
 	import FrontView from './FrontView.svelte';
 
 	interface Props {
@@ -13,7 +14,12 @@
 		flagged?: Pick<ReadonlySet<string>, 'has'>;
 	}
 	let { home, selected, onselect, flagged }: Props = $props();
-	const runs = $derived(wallsInUse(home));
+	const walls = $derived(wallsInUse(home));
+	/** The walls in sight come first; the others are drawn once those show. */
+	const FIRST = 4;
+	let isWhole = $state(false);
+	$effect(() => afterPaint(() => (isWhole = true)));
+	const runs = $derived(isWhole ? walls : walls.slice(0, FIRST));
 	const selectedRun = $derived(
 		selected ? home.cabinets[home.nooks[selected]?.cabinetId ?? '']?.runId : undefined
 	);

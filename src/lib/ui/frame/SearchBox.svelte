@@ -14,6 +14,7 @@
 	let recent = $state.raw<readonly Found[]>([]);
 	const KEPT = 5;
 	const found = $derived(query.trim() ? find(home, query) : recent);
+	const isShown = $derived(isOpen && (query.trim().length > 1 || found.length > 0));
 	const field = () => box?.querySelector<HTMLInputElement>('input');
 	keysEverywhere('Everywhere', [
 		{ keys: '/', does: 'Find a thing or a place', run: () => field()?.focus() }
@@ -52,17 +53,20 @@
 				}}
 			/>
 		</div>
-		{#if isOpen && (query.trim().length > 1 || found.length)}
-			<Command.List class="hits">
-				{#each found as hit (hit.key)}
-					<Command.Item value={hit.key} onSelect={() => open(hit)} class="hit">
-						<b>{hit.name}</b><span class="soft">{hit.where}</span>
-					</Command.Item>
-				{:else}
-					<p class="p-3">Nothing here is called “{query.trim()}”.</p>
-				{/each}
-			</Command.List>
-		{/if}
+		<!-- Always there, since the field names it as its list. -->
+		<Command.List class="hits" hidden={!isShown}>
+			<Command.Viewport>
+				{#if isShown}
+					{#each found as hit (hit.key)}
+						<Command.Item value={hit.key} onSelect={() => open(hit)} class="hit">
+							<b>{hit.name}</b><span class="soft">{hit.where}</span>
+						</Command.Item>
+					{:else}
+						<p class="p-3">Nothing here is called “{query.trim()}”.</p>
+					{/each}
+				{/if}
+			</Command.Viewport>
+		</Command.List>
 	</Command.Root>
 </div>
 

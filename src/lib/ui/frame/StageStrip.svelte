@@ -6,7 +6,8 @@
 	interface Props {
 		homeId: string;
 		current: string;
-		progress: StageProgress;
+		/** null: not known yet. */
+		progress: StageProgress | null;
 	}
 	let { homeId, current, progress }: Props = $props();
 	const percent = (value: number | null) => (value === null ? null : Math.floor(value * 100));
@@ -15,7 +16,7 @@
 <nav class="strip no-print" aria-label="Stages">
 	{#each STAGES as stage (stage)}
 		{@const Icon = STAGE_ICONS[stage]}
-		{@const done = percent(progress[stage])}
+		{@const done = percent(progress?.[stage] ?? null)}
 		<a
 			href="/home/{homeId}/{stage}"
 			aria-current={current === stage ? 'page' : undefined}

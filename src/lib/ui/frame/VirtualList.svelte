@@ -25,15 +25,24 @@
 	let offsetPx = $state(0);
 	$effect(() => {
 		const shown = whole ? [] : items;
-		offsetPx = list?.offsetTop ?? 0;
 		const options = {
 			count: shown.length,
 			estimateSize: () => estimatePx,
 			getItemKey: (index: number) => (shown[index] === undefined ? index : key(shown[index])),
-			scrollMargin: offsetPx
+			scrollMargin: offsetPx,
+			// Measured as the browser lays rows out, so that nothing asks for a layout in the midst of an edit.
+			measureElement: (_row: HTMLLIElement, entry: ResizeObserverEntry | undefined) =>
+				entry?.borderBoxSize[0]?.blockSize ?? estimatePx
 		};
 		// Setting options sends the virtualizer round its store: following that here would never end.
 		untrack(() => get(virtualizer).setOptions(options));
+	});
+	$effect(() => {
+		void items;
+		const frame = requestAnimationFrame(() => {
+			offsetPx = list?.offsetTop ?? 0;
+		});
+		return () => cancelAnimationFrame(frame);
 	});
 	const measure = (node: HTMLLIElement) => untrack(() => get(virtualizer).measureElement(node));
 </script>

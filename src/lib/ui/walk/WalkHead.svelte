@@ -9,7 +9,10 @@
 	let { children }: { children?: Snippet } = $props();
 	const getStore = getHomeStore();
 	const home = $derived(getStore().home);
-	const unused = new Later(() => getStore().home, (now) => findHidden(now).length);
+	const unused = new Later(
+		() => getStore().home,
+		(now) => findHidden(now).length
+	);
 	$effect(() => () => unused.leave());
 	const parts = $derived([
 		{ path: '', name: 'Walls' },

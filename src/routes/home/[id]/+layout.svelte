@@ -4,6 +4,7 @@
 	import { troubleOf, type Trouble } from '$lib/data';
 	import { setHomeStore } from '$lib/state/context';
 	import { HomeStore, type OpenFailure } from '$lib/state/home-store.svelte';
+	import { Later } from '$lib/state/later.svelte';
 	import { openHomes } from '$lib/state/homes';
 	import { keysEverywhere, listenForKeys } from '$lib/state/page-keys.svelte';
 	import { today } from '$lib/state/clock.svelte';
@@ -54,7 +55,12 @@
 	});
 
 	const stage = $derived(page.url.pathname.split('/')[3] ?? '');
-	const progress = $derived(store ? stageProgress(store.home, today()) : null);
+	// How far each stage is says nothing that an edit waits for.
+	const progress = new Later(
+		() => store?.home ?? null,
+		(home) => home && stageProgress(home, today())
+	);
+	$effect(() => () => progress.leave());
 
 	$effect(listenForKeys);
 	keysEverywhere('Everywhere', [
@@ -69,10 +75,10 @@
 		>{/if}</svelte:head
 >
 <TagPatterns />
-{#if store && progress}
+{#if store}
 	<a class="skip btn btn-primary" href="#main">Skip to the work</a>
 	<div class="frame">
-		<StageStrip homeId={store.home.id} current={stage} {progress} />
+		<StageStrip homeId={store.home.id} current={stage} progress={progress.value} />
 		<div class="min-w-0">
 			<TopBar {store} />
 			<main id="main" tabindex="-1">

@@ -139,18 +139,26 @@
 {#snippet panel()}<PlacePanel {desk} />{/snippet}
 
 <style>
+	/* Over the head of the screen: nothing on the drawing moves while something is in hand. */
 	.held {
-		position: sticky;
-		top: 0;
-		z-index: 20;
+		position: fixed;
+		top: 4px;
+		left: 96px;
+		right: 12px;
+		z-index: 30;
 		display: flex;
 		flex-wrap: wrap;
 		align-items: center;
 		gap: 0.4rem;
-		margin-bottom: 0.5rem;
 		padding: 0.5rem 0.75rem;
 		background: var(--color-base-100);
 		border: 2px solid var(--color-primary);
+	}
+	@media (max-width: 767px) {
+		.held {
+			left: 8px;
+			right: 8px;
+		}
 	}
 	@media print {
 		.run {
