@@ -206,7 +206,6 @@ test('Fit, Mark: containers go in and are bought; their labels come as PDF and S
 	await openDemo(page, 'Place');
 	await solve(page);
 	await goTo(page, 'Fit');
-	await page.getByRole('button', { name: 'Fit this place' }).click();
 	await expect(page.getByRole('group', { name: 'Arrangements' })).toBeVisible();
 	await expect(
 		page.getByRole('img', { name: /from above, front edge at the bottom, drawn to scale/ })

@@ -132,7 +132,7 @@ export function adviceText(advice: Advice): string {
 		case 'spare':
 			return `${facts.here} of them stand here, ${facts.enough} are enough in reach. The rest can be back stock in a back place.`;
 		case 'allergen-apart':
-			return `${facts.person} must not eat this. It goes in a box of its own, with a label of its own, and what is free of it stands above it.`;
+			return `It contains ${facts.allergen}, which ${facts.person} must not eat. It goes in a box of its own, with a label of its own, and what is free of it stands above it.`;
 		case 'place-full':
 			return `The place is fuller than it holds, and this is hardly used (${Number(facts.uses).toFixed(2)} times a week).`;
 		case 'hazard-apart':

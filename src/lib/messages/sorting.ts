@@ -8,7 +8,7 @@ import {
 	type Need,
 	type Trait
 } from '../core/model';
-import type { GroupChange, PartnerPair, SummedFigure } from '../core/grouping';
+import type { Family, GroupChange, PartnerPair, Stranger, SummedFigure } from '../core/grouping';
 
 /** Writes a count of uses: whole from ten on. @example usesText(0.5) // '0.50' */
 export const usesText = (value: number): string =>
@@ -137,3 +137,24 @@ export const LOOK_NAMES = {
 	hide: 'better hidden',
 	either: 'no matter'
 } as const;
+
+const FAMILY_WORDS: Readonly<Record<Family, string>> = {
+	frozen: 'frozen food',
+	chilled: 'chilled food',
+	'raw-meat': 'raw meat and fish',
+	'pet-food': 'pet food',
+	medicine: 'medicines',
+	bleach: 'bleach',
+	acid: 'acids',
+	cleaner: 'cleaners',
+	food: 'food',
+	goods: 'other things'
+};
+
+/** Says why a thing must not come into a group, and what to do instead. */
+export function strangerText(
+	{ thing, family, beside, besideFamily }: Stranger,
+	groupName: string
+): string {
+	return `${thing.name} cannot go into ${groupName} with ${beside.name}: ${FAMILY_WORDS[family]} and ${FAMILY_WORDS[besideFamily]} are kept apart. Make a group of its own.`;
+}

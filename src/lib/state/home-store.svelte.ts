@@ -129,6 +129,10 @@ export class HomeStore {
 	get undoLabel(): string | null {
 		return this.#stepAt(this.#shown.cursor)?.label ?? null;
 	}
+	/** Id of the step that undo would take back; null: there is none. */
+	get lastStepId(): string | null {
+		return this.#stepAt(this.#shown.cursor)?.id ?? null;
+	}
 	get redoLabel(): string | null {
 		return this.#stepAt(this.#shown.cursor + 1)?.label ?? null;
 	}

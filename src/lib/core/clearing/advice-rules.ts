@@ -10,6 +10,7 @@ import {
 	type Thing,
 	type Verdict
 } from '../model';
+import { allergensOf } from '../grouping';
 import { effectiveDate, lifeOf } from '../rotation';
 import { matchHome } from './match-sets';
 
@@ -241,15 +242,26 @@ const apart: Rule = ({ home, lot, thing }) => {
 
 /** Food that somebody here must not eat: in a box of its own, above the others. */
 const allergen: Rule = ({ home, lot, thing }) => {
-	if (!thing.hazards.includes('allergen') || !lot.nookId) return null;
-	const who = Object.values(home.people).find((person) =>
-		person.allergies.some((word) => thing.name.toLowerCase().includes(word.toLowerCase()))
-	);
+	if (!lot.nookId || lot.count < 1) return null;
+	const { contains } = allergensOf(thing);
+	const found = Object.values(home.people).flatMap(({ name, allergies }) =>
+		allergies
+			.map((word) => word.trim().toLowerCase())
+			.filter((word) => contains.includes(word))
+			.map((word) => ({ name, word }))
+	)[0];
+	if (!found) return null;
 	const mixed = lotsIn(home, lot.nookId).some((other) => {
 		const mate = home.things[other.thingId];
-		return mate && !mate.hazards.includes('allergen') && categoryOf(mate.category).area === 'food';
+		return (
+			mate &&
+			categoryOf(mate.category).area === 'food' &&
+			!allergensOf(mate).contains.includes(found.word)
+		);
 	});
-	return who && mixed ? advise('move', 2, 'allergen-apart', { person: who.name }) : null;
+	return mixed
+		? advise('move', 2, 'allergen-apart', { person: found.name, allergen: found.word })
+		: null;
 };
 
 const placeFull: Rule = ({ overFull, thing }) =>

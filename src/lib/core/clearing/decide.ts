@@ -1,5 +1,6 @@
 import {
 	dayOf,
+	decisionsOn,
 	lotsIn,
 	memoOn,
 	stock,
@@ -8,12 +9,13 @@ import {
 	UseEventId,
 	type Edit,
 	type Home,
+	type HomePart,
 	type Lot,
 	type NookId,
 	type Verdict
 } from '../model';
 import { groupOfLots, partLot, spareOf } from '../grouping';
-import { effectiveDate } from '../rotation';
+import { effectiveDate, type EffectiveDate } from '../rotation';
 import type { Advice } from './advice-rules';
 import { dueFor, LEAVING } from './leaving';
 
@@ -168,15 +170,24 @@ export function decisionOrder(
 	);
 }
 
+/**
+ * Whether a lot that is past its date was looked at since and stays: whoever decided so is not asked again. A use-by date
+ * is a matter of safety, and no decision settles it.
+ */
+function isSettled(home: HomePart<'decisions'>, lot: Lot, date: EffectiveDate): boolean {
+	if (date.basis === 'printed' && lot.dates.printed?.kind === 'use-by') return false;
+	return decisionsOn(home, lot.id).some(({ at }) => dayOf(at) > date.on);
+}
+
 /** Counts the lots of each place whose time has passed on `today`; places without any are left out. */
 export const pastByPlace = memoOn(
-	['lots', 'things'],
+	['lots', 'things', 'decisions'],
 	(home, today: string): ReadonlyMap<string, number> => {
 		const counts = new Map<string, number>();
 		for (const lot of stock(home)) {
 			const thing = home.things[lot.thingId];
 			const date = lot.nookId && thing ? effectiveDate(lot, thing) : null;
-			if (lot.nookId && date && date.on < today)
+			if (lot.nookId && date && date.on < today && !isSettled(home, lot, date))
 				counts.set(lot.nookId, (counts.get(lot.nookId) ?? 0) + 1);
 		}
 		return counts;

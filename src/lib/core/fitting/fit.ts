@@ -33,6 +33,14 @@ export type FitResult =
 	  }
 	| { readonly status: 'nothing-to-fit'; readonly nookId: string }
 	| {
+			/** The lightest way to hold what the plan puts here is heavier than the place bears. */
+			readonly status: 'over-load';
+			readonly nookId: string;
+			readonly massG: number;
+			readonly loadG: number;
+			readonly fingerprint: string;
+	  }
+	| {
 			readonly status: 'fitted' | 'partly-fitted';
 			readonly nookId: string;
 			/** Up to three, best first, none like another. */
@@ -137,6 +145,17 @@ export function fitNook(home: Home, nookId: string): FitResult {
 		const same = (other: Arrangement) =>
 			JSON.stringify(other.placements) === JSON.stringify(made?.placements);
 		if (made && !arrangements.some(same)) arrangements.push(made);
+	}
+	if (!arrangements.length) {
+		const lightest = options.map((ways) => Math.min(...ways.map(({ massG }) => massG)));
+		const massG = lightest.reduce((sum, mass) => sum + mass, 0);
+		return {
+			status: 'over-load',
+			nookId,
+			massG,
+			loadG: room.loadG,
+			fingerprint: fitFingerprint(home, nookId)
+		};
 	}
 	const leftMl = (arrangement: Arrangement) =>
 		arrangement.leftOver.reduce((sum, { volumeMl }) => sum + volumeMl, 0);

@@ -99,7 +99,12 @@ export function kinship(a: Bucket, b: Bucket): number | null {
 	const { main: one } = a;
 	const { main: two } = b;
 	const apart =
-		a.closed || b.closed || one.cold !== two.cold || one.rule !== two.rule || one.free !== two.free;
+		a.closed ||
+		b.closed ||
+		(one.category.code === 'food.pet') !== (two.category.code === 'food.pet') ||
+		one.cold !== two.cold ||
+		one.rule !== two.rule ||
+		one.free !== two.free;
 	if (apart || one.category.area !== two.category.area) return null;
 	const owned = one.person !== two.person || one.pet !== two.pet;
 	// What is one person's, or one pet's, joins only what is everybody's and of its category.

@@ -42,3 +42,14 @@ export {
 export { proposeGroups, type ProposedGroup } from './propose';
 export { groupOfLots, holdingsByGroup, partLot, partStock, piecesIn, type Holding } from './stock';
 export { GROUPING_COMMANDS } from './commands';
+export {
+	familyOf,
+	groupsFor,
+	isKept,
+	keptThings,
+	looseThings,
+	mayShare,
+	strangerIn,
+	type Family,
+	type Stranger
+} from './families';

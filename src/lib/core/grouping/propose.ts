@@ -2,6 +2,7 @@ import { memoOn, type GroupReason, type HomePart, type Thing } from '../model';
 import { allergensOf, householdAllergens } from './allergens';
 import { cardOf, filled, isSliver, join, nearestKin, type Bucket, type Card } from './buckets';
 import { cutToFit, measuredRooms, partOutsize } from './cut';
+import { isKept } from './families';
 import { findKits } from './kits';
 import { holdingsByGroup } from './stock';
 
@@ -23,7 +24,7 @@ function piecesByThing(home: HomePart<'things' | 'lots' | 'groups'>): Map<string
 	return pieces;
 }
 
-/** Makes a card of each thing that is in stock or was put somewhere by hand; by id. */
+/** Makes a card of each thing that is kept or was put somewhere by hand; by id. What was let go needs no place. */
 function cardsOf(home: HomePart<'things' | 'lots' | 'groups' | 'people' | 'pets'>): Card[] {
 	const pieces = piecesByThing(home);
 	const avoided = householdAllergens(home);
@@ -36,6 +37,7 @@ function cardsOf(home: HomePart<'things' | 'lots' | 'groups' | 'people' | 'pets'
 				)?.id ?? '')
 			: '';
 	return Object.values(home.things)
+		.filter((thing) => thing.groupByHand || isKept(home, thing))
 		.sort((a, b) => (a.id < b.id ? -1 : 1))
 		.map((thing) =>
 			cardOf(thing, pieces.get(thing.id) ?? 0, {
@@ -200,7 +202,9 @@ export const proposeGroups = memoOn(
 		const byHand = new Set(fixed.map(({ thing }) => thing.groupId)).size;
 		if (rooms.length) joinToFit(buckets, Math.max(1, rooms.length - byHand));
 		carryOn(home, buckets);
-		return buckets.map(({ groupId, name, cards: own, why }) => ({
+		// What is only to be bought again keeps its group; it makes no new one of nothing.
+		const real = buckets.filter(({ groupId, volumeMl }) => groupId !== null || volumeMl > 0);
+		return real.map(({ groupId, name, cards: own, why }) => ({
 			groupId,
 			name,
 			thingIds: own.map(({ thing }) => thing.id as string).sort(),

@@ -44,15 +44,13 @@ export const picksOf = memoOn(['lots', 'things'], (home, today: string): readonl
 );
 
 /** Counts the stock whose effective date has passed on `today`. */
-export const countPast = memoOn(['lots', 'things'], (home, today: string): number => {
-	let count = 0;
-	for (const lot of stock(home)) {
+export const countPast = memoOn(['lots', 'things'], (home, today: string): number =>
+	stock(home).reduce((count, lot) => {
 		const thing = home.things[lot.thingId];
 		const date = thing ? effectiveDate(lot, thing) : null;
-		if (date && date.on < today) count++;
-	}
-	return count;
-});
+		return date && date.on < today ? count + 1 : count;
+	}, 0)
+);
 
 /** Ids of the lots of which the last word in Clear was "use first". */
 const saidUseFirst = memoOn(['decisions'], (home): ReadonlySet<string> => {

@@ -1,4 +1,13 @@
-import { PartId, RunId, type Edit, type Home, type Obstacle, type Point, type Run } from '../model';
+import {
+	PartId,
+	RunId,
+	type Edit,
+	type Home,
+	type Obstacle,
+	type Point,
+	type Run,
+	type StationKind
+} from '../model';
 import { dropPart, partOf, wallOf } from './parts';
 import { runAxes } from './place';
 import { isInside } from './walk-space';
@@ -161,11 +170,40 @@ export function removeStation(stationId: string): Edit {
 	return (draft) => void delete draft.stations[stationId];
 }
 
+/** Stations that are built into a cabinet or stand in its place: they go where it goes. */
+const BUILT_IN: ReadonlySet<StationKind> = new Set([
+	'sink',
+	'hob',
+	'oven',
+	'fridge',
+	'freezer',
+	'dishwasher',
+	'basin',
+	'laundry'
+]);
+/** So far before a body stands whoever uses it, mm. */
+const BEFORE_MM = 600;
+
 /** Makes the edit that moves a cabinet along its run. */
 export function moveCabinet(cabinetId: string, offsetMm: number): Edit {
 	return (draft) => {
 		const cabinet = draft.cabinets[cabinetId];
-		if (cabinet) cabinet.offsetMm = offsetMm;
+		const run = cabinet && draft.runs[cabinet.runId];
+		if (!cabinet || !run) return;
+		const { along, towards } = runAxes(run);
+		const by = offsetMm - cabinet.offsetMm;
+		for (const station of Object.values(draft.stations)) {
+			if (!BUILT_IN.has(station.kind) || station.roomId !== run.roomId) continue;
+			const [dx, dy] = [station.at.x - run.from.x, station.at.y - run.from.y];
+			const s = dx * along.x + dy * along.y - cabinet.offsetMm;
+			const t = dx * towards.x + dy * towards.y;
+			if (s < 0 || s > cabinet.widthMm || t < 0 || t > cabinet.depthMm + BEFORE_MM) continue;
+			station.at = {
+				x: Math.round(station.at.x + along.x * by),
+				y: Math.round(station.at.y + along.y * by)
+			};
+		}
+		cabinet.offsetMm = offsetMm;
 	};
 }
 

@@ -1,6 +1,8 @@
+import { pastByPlace } from '../clearing';
 import { fitFingerprint } from '../fitting';
+import { keptThings, looseThings } from '../grouping';
 import { countPast, shoppingList, useFirst } from '../rotation';
-import { decidedLots, memoOn, stock, thingsOf, type Home } from '../model';
+import { decidedLots, memoOn, stock, type Home } from '../model';
 import { checkSurvey, tapeList } from '../survey';
 import { zoneFingerprint } from '../zoning';
 import { resetsDue } from './resets';
@@ -55,7 +57,7 @@ const lotsDecided = memoOn(['lots', 'decisions'], (home) => {
 /** Measures how far each stage is. `today` is an ISO date. */
 export function stageProgress(home: Home, today: string): StageProgress {
 	const nooks = Object.keys(home.nooks).length;
-	const things = Object.keys(home.things).length;
+	const things = keptThings(home);
 	const lots = stock(home).length;
 	const plan = activePlan(home);
 	const planned = plannedNooks(home);
@@ -66,7 +68,7 @@ export function stageProgress(home: Home, today: string): StageProgress {
 	return {
 		walk: share(nooks - tapeList(home).length, nooks),
 		clear: share(lotsDecided(home), lots),
-		sort: share(things - thingsOf(home, null).length, things),
+		sort: share(things - looseThings(home).length, things),
 		place: plan ? share(groups, groups + plan.overflow.length) : things ? 0 : null,
 		fit: planned.size ? share(fits.length, planned.size) : null,
 		mark: fits.length
@@ -87,15 +89,16 @@ export function nextSteps(home: Home, today: string): NextStep[] {
 	const missing = tapeList(home).length;
 	const doubtful = checkSurvey(home).filter((issue) => issue.code !== 'size-missing').length;
 	const things = Object.keys(home.things).length;
-	const loose = thingsOf(home, null).length;
+	const loose = looseThings(home).length;
 	const past = countPast(home, today);
+	const toDecide = [...pastByPlace(home, today).values()].reduce((sum, count) => sum + count, 0);
 	const soon = Math.max(0, useFirst(home, today, 14).length - past);
 	const plan = activePlan(home);
 	add(!Object.keys(home.nooks).length && { stage: 'walk', code: 'add-cabinets' });
 	add(missing > 0 && { stage: 'walk', code: 'measure', count: missing });
 	add(doubtful > 0 && { stage: 'walk', code: 'check-survey', count: doubtful });
 	add(!things && { stage: 'clear', code: 'enter-stock' });
-	add(past > 0 && { stage: 'clear', code: 'decide-past', count: past });
+	add(toDecide > 0 && { stage: 'clear', code: 'decide-past', count: toDecide });
 	add(loose > 0 && { stage: 'sort', code: 'sort-loose', count: loose });
 	if (things && Object.keys(home.nooks).length) {
 		if (!plan) add({ stage: 'place', code: 'make-plan' });

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { spareOf } from '$lib/core/grouping';
-	import type { Group } from '$lib/core/model';
+	import { groupsFor, spareOf } from '$lib/core/grouping';
+	import { thingsOf, type Group } from '$lib/core/model';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
@@ -20,10 +20,12 @@
 		group.byHand ||
 			Object.values(home.things).some((thing) => thing.groupId === group.id && thing.groupByHand)
 	);
+	/** Only groups that its things may share: frozen with frozen, cleaners with cleaners. */
 	const others = $derived(
-		Object.values(home.groups)
-			.filter(({ id, stockOf }) => id !== group.id && !stockOf)
-			.sort((a, b) => a.name.localeCompare(b.name))
+		groupsFor(
+			home,
+			thingsOf(home, group.id).map(({ id }) => id)
+		).filter(({ id }) => id !== group.id)
 	);
 	let into = $state('');
 	function join() {

@@ -1,45 +1,23 @@
 <script lang="ts">
-	import { groupMeant } from '$lib/core/grouping';
-	import type { Group } from '$lib/core/model';
+	import type { BoardDesk } from '$lib/state/board-desk.svelte';
 
-	interface Props {
-		count: number;
-		groups: readonly Group[];
-		onmove: (groupId: string) => void;
-		onmake: (name: string) => void;
-		onclear: () => void;
-	}
-	let { count, groups, onmove, onmake, onclear }: Props = $props();
+	let { desk }: { desk: BoardDesk } = $props();
 	const id = $props.id();
 	let typed = $state('');
-	let wrong = $state('');
 	let field = $state<HTMLInputElement>();
 
 	/** Lets the keyboard go on here. */
 	export function focus(): void {
 		field?.focus();
 	}
-	function move() {
-		const group = groupMeant(groups, typed);
-		if (!group) {
-			wrong = typed.trim()
-				? `No group is “${typed.trim()}”. Type its two letters or its name, or make a new group.`
-				: 'Type the two letters or the name of a group.';
-			field?.focus();
-			return;
-		}
-		[typed, wrong] = ['', ''];
-		onmove(group.id);
-	}
-	function make() {
-		const name = typed.trim();
-		[typed, wrong] = ['', ''];
-		onmake(name);
+	function act(what: (words: string) => boolean) {
+		if (what(typed)) typed = '';
+		else field?.focus();
 	}
 </script>
 
 <div class="bar" role="group" aria-label="What is chosen">
-	<b>{count} chosen</b>
+	<b>{desk.chosen.length} chosen</b>
 	<label class="grow" for={id}
 		><span class="sr-only">Move to</span>
 		<input
@@ -50,23 +28,25 @@
 			list="{id}-groups"
 			autocomplete="off"
 			placeholder="two letters or a name"
-			aria-invalid={wrong ? 'true' : undefined}
-			aria-describedby={wrong ? `${id}-say` : undefined}
+			aria-invalid={desk.refused ? 'true' : undefined}
+			aria-describedby={desk.refused ? `${id}-say` : undefined}
 			onkeydown={(event) => {
-				if (event.key === 'Enter') move();
-				if (event.key === 'Escape') onclear();
+				if (event.key === 'Enter') act((words) => desk.moveTo(words));
+				if (event.key === 'Escape') desk.clear();
 			}}
 		/>
 		<datalist id="{id}-groups"
-			>{#each groups as group (group.id)}<option value={group.name}>{group.tag.code}</option
+			>{#each desk.targets as group (group.id)}<option value={group.name}>{group.tag.code}</option
 				>{/each}</datalist
 		></label
 	>
-	<button class="btn btn-primary" onclick={move}>Move there</button>
-	<button class="btn" onclick={make}>Make a group of them</button>
-	<button class="btn btn-ghost" onclick={onclear}>Clear selection</button>
-	{#if wrong}<p id="{id}-say" role="alert" class="w-full text-sm" style="color:var(--color-error)">
-			{wrong}
+	<button class="btn btn-primary" onclick={() => act((words) => desk.moveTo(words))}
+		>Move there</button
+	>
+	<button class="btn" onclick={() => act((words) => desk.make(words))}>Make a group of them</button>
+	<button class="btn btn-ghost" onclick={() => desk.clear()}>Clear selection</button>
+	{#if desk.refused}<p id="{id}-say" role="alert" class="w-full text-sm text-error">
+			{desk.refused}
 		</p>{/if}
 </div>
 

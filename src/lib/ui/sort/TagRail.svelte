@@ -1,57 +1,38 @@
 <script lang="ts">
-	import type { GroupFigures } from '$lib/core/grouping';
-	import type { Group } from '$lib/core/model';
+	import { LOOSE, type BoardDesk } from '$lib/state/board-desk.svelte';
 	import TagChip from '../drawing/TagChip.svelte';
 
 	interface Props {
-		groups: readonly Group[];
-		figures: ReadonlyMap<string, GroupFigures>;
-		/** null: everything; '': what has no group. */
-		shown: string | null;
-		total: number;
-		loose: number;
-		/** Things are held over the rail, to be let fall on a tag. */
-		dragging: boolean;
-		onshow: (shown: string | null) => void;
-		ondrop: (groupId: string) => void;
+		desk: BoardDesk;
+		/** The group under what is dragged; undefined: nothing is dragged. */
+		over: string | null | undefined;
 	}
-	let { groups, figures, shown, total, loose, dragging, onshow, ondrop }: Props = $props();
-	let over = $state<string | null>(null);
+	let { desk, over }: Props = $props();
 </script>
 
-<div class="rail" class:dragging>
-	<button class="entry" aria-pressed={shown === null} onclick={() => onshow(null)}
-		><span>Everything</span><span class="measure">{total}</span></button
+<div class="rail" class:dragging={over !== undefined}>
+	<button class="entry" aria-pressed={desk.shown === null} onclick={() => (desk.shown = null)}
+		><span>Everything</span><span class="measure">{desk.things.length}</span></button
 	>
-	{#if loose}
-		<button class="entry" aria-pressed={shown === ''} onclick={() => onshow('')}
-			><span>Loose</span><span class="measure">{loose}</span></button
+	{#if desk.loose.length}
+		<button class="entry" aria-pressed={desk.shown === LOOSE} onclick={() => (desk.shown = LOOSE)}
+			><span>Loose</span><span class="measure">{desk.loose.length}</span></button
 		>
 	{/if}
 	<ul aria-label="Tags">
-		{#each groups as group (group.id)}
-			{@const own = figures.get(group.id)}
+		{#each desk.groups as group (group.id)}
+			{@const count = desk.figures.get(group.id)?.things.length ?? 0}
 			<li>
 				<button
 					class="entry"
 					class:over={over === group.id}
-					aria-pressed={shown === group.id}
-					aria-label="{group.name}: {own?.things.length ?? 0} things"
-					onclick={() => onshow(shown === group.id ? null : group.id)}
-					ondragover={(event) => {
-						if (!dragging || group.stockOf) return;
-						event.preventDefault();
-						over = group.id;
-					}}
-					ondragleave={() => (over = over === group.id ? null : over)}
-					ondrop={(event) => {
-						event.preventDefault();
-						over = null;
-						ondrop(group.id);
-					}}
+					data-group={group.stockOf ? undefined : group.id}
+					aria-pressed={desk.shown === group.id}
+					aria-label="{group.name}: {count} {count === 1 ? 'thing' : 'things'}"
+					onclick={() => (desk.shown = desk.shown === group.id ? null : group.id)}
 				>
 					<span class="flex min-w-0"><TagChip {group} /></span>
-					<span class="measure">{own?.things.length ?? 0}</span>
+					<span class="measure">{count}</span>
 				</button>
 			</li>
 		{/each}
@@ -87,7 +68,7 @@
 		background: var(--color-base-200);
 		font-weight: 700;
 	}
-	.dragging .entry {
+	.dragging [data-group].entry {
 		outline: 1px dashed var(--color-base-content);
 		outline-offset: -3px;
 	}

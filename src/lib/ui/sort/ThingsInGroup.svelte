@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { type Group, type Thing } from '$lib/core/model';
+	import { groupsFor } from '$lib/core/grouping';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import ThingFields from './ThingFields.svelte';
@@ -8,11 +9,11 @@
 	const getStore = getHomeStore();
 	const store = $derived(getStore());
 	const home = $derived(store.home);
-	const options = $derived(
-		Object.values(home.groups)
-			.filter(({ stockOf }) => !stockOf)
-			.sort((a, b) => a.name.localeCompare(b.name))
-	);
+	/** Its own group, and those it may be moved to. */
+	const optionsFor = (thing: Thing) => [
+		group,
+		...groupsFor(home, [thing.id]).filter(({ id }) => id !== group.id)
+	];
 	let open = $state<string | null>(null);
 </script>
 
@@ -41,7 +42,8 @@
 							else store.run(`move ${thing.name}`, 'moveThings', [thing.id], to);
 						}}
 					>
-						{#each options as option (option.id)}<option value={option.id}>{option.name}</option
+						{#each optionsFor(thing) as option (option.id)}<option value={option.id}
+								>{option.name}</option
 							>{/each}
 						<option value="new">a group of its own</option>
 					</select></label

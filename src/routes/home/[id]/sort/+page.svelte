@@ -6,6 +6,7 @@
 		frequencyRows,
 		groupChanges,
 		looseChanges,
+		looseThings,
 		type GroupFigures
 	} from '$lib/core/grouping';
 	import { formatLength, formatVolume } from '$lib/core/model';
@@ -39,7 +40,7 @@
 	const nameOf = (f: GroupFigures) => home.groups[f.groupId]?.name ?? '';
 	const mostUses = $derived(Math.max(1, ...figures.map((f) => f.usesPerWeek)));
 	const mostMl = $derived(Math.max(1, ...figures.map((f) => f.volumeMl)));
-	const loose = $derived(Object.values(home.things).filter((thing) => !thing.groupId));
+	const loose = $derived(looseThings(home));
 	let chosen = $derived<string | null>(page.url.searchParams.get('group'));
 	const group = $derived(chosen ? home.groups[chosen] : undefined);
 	const rows = $derived(frequencyRows(figures, size));

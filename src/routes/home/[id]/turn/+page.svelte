@@ -1,6 +1,5 @@
 <script lang="ts">
 	import Minus from '@lucide/svelte/icons/minus';
-	import { toast } from 'svelte-sonner';
 	import { formatMoney } from '$lib/core/model';
 	import {
 		picksOf,
@@ -13,6 +12,7 @@
 	import { now, today } from '$lib/state/clock.svelte';
 	import { page } from '$app/state';
 	import { getHomeStore } from '$lib/state/context';
+	import { undoToast } from '$lib/state/undo-toast';
 	import { newId } from '$lib/state/ids';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
@@ -60,11 +60,7 @@
 			eventId: newId(),
 			now: now()
 		});
-		// One at a time: its Undo takes back the last one, and that is the one it names.
-		toast(`1 ${thing.name} taken down.`, {
-			id: 'taken',
-			action: { label: 'Undo', onClick: () => store.undo() }
-		});
+		undoToast(store, `1 ${thing.name} taken down.`, 'taken');
 	}
 </script>
 

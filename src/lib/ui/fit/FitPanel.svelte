@@ -1,0 +1,84 @@
+<script lang="ts">
+	import { formatLength, formatMass, formatMoney, formatVolume } from '$lib/core/model';
+	import type { FitDesk } from '$lib/state/fit-desk.svelte';
+	import HouseContainers from '$lib/ui/panels/HouseContainers.svelte';
+
+	let { desk }: { desk: FitDesk } = $props();
+	const home = $derived(desk.home);
+	const play = $derived(home.settings.play);
+	const length = (mm: number) => formatLength(mm, home.units);
+	const money = (minor: number) => formatMoney(minor, home.currency);
+</script>
+
+{#if desk.nook}
+	{@const nook = desk.nook}
+	<h2 class="mb-1">{nook.name}</h2>
+	<p class="soft mb-2">
+		Left free: {length(play.sideMm)} at each side, {length(play.frontMm)} in front, {length(
+			play.aboveMm
+		)} above for fingers, {length(play.pipeMm)} round pipes.{#if nook.opening}{' '}The way in is {length(
+				nook.opening.widthMm
+			)} × {length(nook.opening.heightMm)}.{/if}
+	</p>
+	{#if desk.shown}
+		<h3>Containers</h3>
+		<ul class="mb-3">
+			{#each desk.containers as { kind, count, buy } (kind.id)}
+				<li class="rule-top py-1">
+					<span class="measure">{count}</span> ×
+					{kind.name}
+					<span class="soft measure text-sm"
+						>{length(kind.outerTop.widthMm)} × {length(kind.outerTop.depthMm)} × {length(
+							kind.heightMm
+						)}</span
+					>{#if buy}{' '}<b class="text-primary"> buy {buy}, {money(kind.priceMinor * buy)}</b>{/if}
+				</li>
+			{:else}
+				<li class="soft py-1">None: everything stands on the shelf itself.</li>
+			{/each}
+		</ul>
+		{#if desk.standing.length}
+			<h3>Standing free</h3>
+			<p class="mb-3">{desk.standing.join(', ')}</p>
+		{/if}
+		{#if desk.shown.leftOver.length}
+			<h3 class="text-error">Did not go in</h3>
+			<ul class="mb-3">
+				{#each desk.shown.leftOver as left (left.groupId)}<li>
+						{home.groups[left.groupId]?.name}: {formatVolume(left.volumeMl)} over. Try another arrangement,
+						or move it in Place.
+					</li>{/each}
+			</ul>
+		{/if}
+		{#if desk.arrangement}<p class="soft mb-3">
+				{Math.round(desk.arrangement.freeShare * 100)} % of the floor stays free; {formatMass(
+					desk.arrangement.massG
+				)} in all{nook.loadG ? ` of ${formatMass(nook.loadG)} allowed` : ''}.
+			</p>{/if}
+	{/if}
+	{#if desk.result && 'tooBig' in desk.result && desk.result.tooBig.length}
+		<details class="mb-3">
+			<summary class="min-h-11 cursor-pointer font-semibold">Owned, but too big here</summary>
+			<ul>
+				{#each desk.result.tooBig as item (item.kindId)}<li class="rule-top py-1">
+						{home.containerKinds[item.kindId]?.name}: {length(item.shortMm)} too much in {item.side}
+					</li>{/each}
+			</ul>
+		</details>
+	{/if}
+	<h2 class="rule-top mt-4 pt-3">To buy for the home</h2>
+	<ul>
+		{#each desk.buying as line (line.kindId)}<li class="flex justify-between py-1">
+				<span><span class="measure">{line.buy}</span> × {line.name}</span><span class="measure"
+					>{money((line.priceMinor ?? 0) * line.buy)}</span
+				>
+			</li>{:else}<li class="soft">Nothing yet: what is kept uses what the house has.</li>{/each}
+	</ul>
+	{#if desk.buying.length}<p class="rule-top flex justify-between pt-1 font-bold">
+			<span>One trip</span><span class="measure">{money(desk.costMinor)}</span>
+		</p>{/if}
+	<HouseContainers />
+	{#if home.rented}<p class="soft mt-3 text-sm">
+			Rented: nothing here needs a screw or leaves a hole.
+		</p>{/if}
+{/if}
