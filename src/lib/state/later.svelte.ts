@@ -40,13 +40,12 @@ export class Later<Input, Output> {
 	/** The last figure; null until there is a first. */
 	get value(): Output | null {
 		const input = this.of();
-		const known = this.#known;
-		if (known?.of !== input && this.#awaited !== input) {
+		if (this.#known?.of !== input && this.#awaited !== input) {
 			this.#awaited = input;
 			this.#callOff?.();
 			this.#callOff = this.afterwards(() => this.#settle(input));
 		}
-		return known ? known.is : null;
+		return this.#known ? this.#known.is : null;
 	}
 	/** Whether the figure is of what stands now. */
 	get isFresh(): boolean {

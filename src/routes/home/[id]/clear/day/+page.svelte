@@ -17,17 +17,21 @@
 	const home = $derived(store.home);
 	const past = $derived(pastByPlace(home, today()));
 	const SUGGESTED = 4;
-	/** The places with most that is past come first; then those with most things. */
+	/** The places with most that is past come first; then those with most that is not decided yet. */
 	const ranked = $derived.by(() => {
-		const held = new Map<string, number>();
-		for (const lot of Object.values(home.lots))
-			if (lot.nookId && lot.count > 0) held.set(lot.nookId, (held.get(lot.nookId) ?? 0) + 1);
+		// Where everything was decided on before, nothing is left to be planned.
+		const decided = decidedLots(home);
+		const open = new Map(
+			nooksInOrder(home).map(({ nook }) => [
+				nook.id as string,
+				lotsIn(home, nook.id).filter(({ id }) => !decided.has(id)).length
+			])
+		);
+		const pastAt = (id: string) => past.get(id) ?? 0;
 		return nooksInOrder(home)
 			.map(({ nook }) => nook)
-			.filter((nook) => held.has(nook.id))
-			.sort(
-				(a, b) => (past.get(b.id) ?? 0) - (past.get(a.id) ?? 0) || held.get(b.id)! - held.get(a.id)!
-			);
+			.filter(({ id }) => open.get(id)! + pastAt(id) > 0)
+			.sort((a, b) => pastAt(b.id) - pastAt(a.id) || open.get(b.id)! - open.get(a.id)!);
 	});
 	const day = $derived<NonNullable<Home['clearDay']>>(
 		home.clearDay ?? {
