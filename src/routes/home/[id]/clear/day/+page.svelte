@@ -2,7 +2,7 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { estimatePlace, pastByPlace, planDay, type DayPlace } from '$lib/core/clearing';
-	import type { Home } from '$lib/core/model';
+	import { decidedLots, lotsIn, type Home } from '$lib/core/model';
 	import { nooksInOrder } from '$lib/core/survey';
 	import { clockText, estimateText, minutesText } from '$lib/messages/clearing';
 	import { today } from '$lib/state/clock.svelte';
