@@ -55,7 +55,7 @@ test('people, pets and stations are entered where the survey is', async ({ page 
 	await page.getByRole('link', { name: 'Walls' }).click();
 	await page.getByRole('combobox', { name: /^Reach of/ }).selectOption({ label: 'Tilda' });
 	await page.getByRole('button', { name: 'Cabinet Sink cabinet' }).click();
-	await page.getByLabel('Where one works before it').selectOption('laundry');
+	await page.getByLabel('What you do in front of it').selectOption('laundry');
 	await page.getByRole('button', { name: 'Put it here' }).click();
 	await page.getByRole('link', { name: 'Plan', exact: true }).click();
 	await expect(page.getByRole('button', { name: 'Station Laundry' })).toBeVisible();

@@ -142,7 +142,7 @@ test('Place: solve, read the reason, move by keyboard, pin, solve again', async 
 		.click();
 	await expect(panel).toContainText(/\d+ of \d+ places: The tallest thing .+ hand blender/);
 	await panel
-		.getByRole('link', { name: 'Sort proposes to part it off as Small appliances, outsize' })
+		.getByRole('link', { name: 'Sort suggests splitting it off as Small appliances, outsize' })
 		.click();
 	await page
 		.getByRole('button', { name: 'Take: Make Small appliances, outsize of 2 things' })

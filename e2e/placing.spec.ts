@@ -75,11 +75,11 @@ test('Place: the notes say until when the household learns', async ({ page }) =>
 	await solve(page);
 	await part(page, /^Notes/);
 	await expect(page.getByRole('region', { name: 'Drawer stack' })).toContainText('Top drawer');
-	await page.getByLabel('We are still learning until').fill('2026-03-16');
+	await page.getByLabel('We are trying this out until').fill('2026-03-16');
 	await expect(page.getByText('The notes stay up until then')).toBeVisible();
 	await saved(page);
 	await page.reload();
-	await expect(page.getByLabel('We are still learning until')).toHaveValue('2026-03-16');
+	await expect(page.getByLabel('We are trying this out until')).toHaveValue('2026-03-16');
 });
 
 test.describe('on a phone', () => {

@@ -98,7 +98,7 @@
 				{/each}
 			</ul>
 		{:else if homes}
-			<p class="soft">None yet. Make one of your own, or walk round the demo home first.</p>
+			<p class="soft">None yet. Make one of your own, or look round the demo home first.</p>
 		{/if}
 	</section>
 
@@ -107,7 +107,7 @@
 			<summary class="min-h-11 cursor-pointer font-semibold"
 				>Deleted homes ({desk.deleted.length})</summary
 			>
-			<p class="soft mb-2">They go for good after 30 days.</p>
+			<p class="soft mb-2">They are deleted for good after 30 days.</p>
 			<ul>
 				{#each desk.deleted as row (row.id)}
 					<li class="rule-top flex flex-wrap items-center gap-2 py-1">
@@ -130,9 +130,9 @@
 
 	<div class="grid gap-8 md:grid-cols-3">
 		<section aria-labelledby="demo">
-			<h2 id="demo" class="mb-2">See one that is full</h2>
+			<h2 id="demo" class="mb-2">See a full one</h2>
 			<p class="soft mb-3">
-				A made-up railway halt: 19 cabinets, 73 places, near 400 things, and the usual troubles.
+				A made-up railway halt: 19 cabinets, 73 places, nearly 400 things, and the usual problems.
 			</p>
 			<a class="btn btn-primary" href="/demo"
 				>{homes?.some((row) => row.id === DEMO_ID)
@@ -157,7 +157,7 @@
 			</form>
 		</section>
 		<section aria-labelledby="import">
-			<h2 id="import" class="mb-2">Bring one in</h2>
+			<h2 id="import" class="mb-2">Import one</h2>
 			<p class="soft mb-3">
 				A file that ends in .keepnook.json, or the archive with its pictures. If that home is here
 				already, you are asked what to do.
@@ -184,7 +184,7 @@
 						{#each issues as issue, i (i)}<li>{fileIssueText(issue)}</li>{/each}
 					</ul>
 					{#if mended}
-						<p class="mt-2">It can be brought in with what is wrong left out:</p>
+						<p class="mt-2">It can be imported without the parts that are wrong:</p>
 						<ul class="list-disc pl-5">
 							{#each mended.mends.slice(0, SHOWN_MENDS) as mend, i (i)}<li>
 									{mendText(mend)}

@@ -97,8 +97,8 @@ export function adviceText(advice: Advice): string {
 			return `Best before ${on}, ${daysText(-days)}. That is about quality; it usually keeps about ${facts.extra} days more. Look, smell, decide.`;
 		case 'opened-too-long':
 			return facts.basis === 'frozen'
-				? `Frozen so long that its best time ended on ${on}. Safe while hard frozen, but use it first.`
-				: `Open (or thawed) longer than the usual ${facts.life} days; that ended on ${on}.`;
+				? `Past its best in the freezer since ${on}. Safe as long as it stayed frozen hard; use it first.`
+				: `Open (or thawed) for longer than it usually keeps, ${facts.life} days; that ended on ${on}.`;
 		case 'due-soon':
 			return `Good until ${on} (${daysText(days)}). Put it in front.`;
 		case 'can-dent':
@@ -106,7 +106,7 @@ export function adviceText(advice: Advice): string {
 		case 'can-rust':
 			return 'Rust that wipes off is fine; use it first. Deep rust is not.';
 		case 'freezer-burn':
-			return 'Freezer burn is a loss of quality, not of safety: best in a stew, soon.';
+			return 'Freezer burn spoils the taste, not the safety: use it soon, best in a stew.';
 		case 'refrozen':
 			return 'Refrozen while ice crystals were still there: safe, use it first.';
 		case 'broken':
@@ -114,29 +114,29 @@ export function adviceText(advice: Advice): string {
 		case 'lone-lid-or-box':
 			return `${Number(facts.orphans) > 1 ? `${facts.orphans} of ${facts.count}: ` : ''}${
 				facts.state === 'no-lid'
-					? 'a box without its lid. Look for the lid once, then let it go.'
-					: 'a lid without its box. Look for the box once, then let it go.'
+					? 'a box without its lid. Have one look for the lid, then let the box go.'
+					: 'a lid without its box. Have one look for the box, then let the lid go.'
 			}`;
 		case 'more-than-used':
-			return `${facts.owned} ${facts.name}, ${facts.used} used at a time: ${facts.surplus} to decide. One spare is worth keeping where a back place has room.`;
+			return `You have ${facts.owned} ${facts.name} and use ${facts.used} at a time: ${facts.surplus} to decide on. One spare is worth keeping if there is room at the back.`;
 		case 'unused-long':
-			return `Not used for ${facts.months} months. Give it, or move it to a far place.`;
+			return `Not used for ${facts.months} months. Give it away, or move it out of prime space.`;
 		case 'leaking-hazard':
 			return `It is ${facts.state}. Sprays, solvents and strong cleaners go to the collection point, not into the bin or the drain. Do not mix it with anything.`;
 		case 'part-missing':
-			return `A part of the ${facts.name} is missing. Look for it once; without it, recycle it.`;
+			return `A part of the ${facts.name} is missing. Have one look for it; if it does not turn up, recycle the rest.`;
 		case 'somebody-elses':
-			return `It belongs to ${facts.owner}. Put it where it goes back from.`;
+			return `It belongs to ${facts.owner}. Put it by the door, to go back.`;
 		case 'disliked':
-			return `You said not to buy ${facts.name} again. If it is good and closed, somebody else will like it.`;
+			return `You said not to buy ${facts.name} again. If it is unopened and in date, give it to someone who likes it.`;
 		case 'spare':
-			return `${facts.here} of them stand here, ${facts.enough} are enough in reach. The rest can be back stock in a back place.`;
+			return `There are ${facts.here} here, and ${facts.enough} within reach are enough. Keep the rest as back stock.`;
 		case 'allergen-apart':
-			return `It contains ${facts.allergen}, which ${facts.person} must not eat. It goes in a box of its own, with a label of its own, and what is free of it stands above it.`;
+			return `It contains ${facts.allergen}, which ${facts.person} must not eat. Keep it in its own labelled box, below anything that is free of it.`;
 		case 'place-full':
-			return `The place is fuller than it holds, and this is hardly used (${Number(facts.uses).toFixed(2)} times a week).`;
+			return `This place is over-full, and this is hardly used (${Number(facts.uses).toFixed(2)} times a week).`;
 		case 'hazard-apart':
-			return `It stands with food (${facts.beside}). Cleaners and medicines go apart, locked or high, in their own packs.`;
+			return `It stands with food (${facts.beside}). Keep cleaners and medicines apart from food, locked or high up, in their own packs.`;
 	}
 }
 
@@ -164,9 +164,9 @@ export function codeIssueText(issue: CodeIssue): string {
 		case 'code-cut-short':
 			return `The code is cut short: its ${FIELD_WORDS[issue.field] ?? `field ${issue.field}`} has ${issue.have} of ${issue.need} characters. Scan the whole of it again.`;
 		case 'code-unknown-field':
-			return `“${text}” has a field (${issue.field}) that is not read here. Scan the plain bars, or type what the pack says.`;
+			return `“${text}” has a field (${issue.field}) that this program does not read. Scan the plain bars, or type what the pack says.`;
 		case 'code-date':
-			return `The code says the day ${issue.digits.slice(0, 2)}-${issue.digits.slice(2, 4)}-${issue.digits.slice(4)} (year, month, day), which does not exist. Read the date from the pack.`;
+			return `The code says the day ${issue.digits.slice(0, 2)}-${issue.digits.slice(2, 4)}-${issue.digits.slice(4)} (year, month, day), which does not exist. Read the date on the pack.`;
 	}
 }
 
@@ -187,8 +187,8 @@ export function estimateText({ parts, learned }: ClearEstimate): string {
 	const min = (value: number) => `${Number(value.toFixed(1))}`;
 	const plain = `${min(parts.emptyAndClean)} min to empty and wipe, ${min(parts.look)} to look at the things, ${
 		parts.decant ? `${min(parts.decant)} to pour into jars, ` : ''
-	}${min(parts.putBack)} to put back, and ${min(parts.allowance)} more, since one always under-estimates`;
-	if (learned.basis === 'none') return `${plain}. No session of this home is finished yet.`;
+	}${min(parts.putBack)} to put back, and ${min(parts.allowance)} on top, because it always takes longer than you think`;
+	if (learned.basis === 'none') return `${plain}. No session in this home is finished yet.`;
 	const of = learned.basis === 'kind' ? 'of places of this kind' : 'of this home';
 	const many = learned.sessions === 1 ? 'one session' : `${learned.sessions} sessions`;
 	return `${plain}; times ${learned.ratio.toFixed(2)}, as ${many} ${of} took.`;
@@ -209,7 +209,7 @@ export const OUT_WORDS: Readonly<
 	return: { title: 'Goes back', how: 'Put it by the door, or in the bag that goes there next.' },
 	give: {
 		title: 'Give',
-		how: 'Usable, complete, in date. Out of the house the same week, or it comes back.'
+		how: 'Usable, complete and in date. Out of the house this week, or it creeps back in.'
 	},
 	recycle: {
 		title: 'Recycling',
@@ -218,13 +218,13 @@ export const OUT_WORDS: Readonly<
 	discard: { title: 'Bin', how: 'Out of the house today.' },
 	hold: {
 		title: 'On hold',
-		how: 'Boxed with a date. On that day it is asked again: what was not missed can go.'
+		how: 'Boxed, with a date on it. You are asked again on that day: what nobody missed can go.'
 	}
 };
 
 /** Says what is wrong with a typed quantity. */
 export function quantityIssueText(issue: Extract<QuantityResult, { ok: false }>): string {
 	return issue.code === 'quantity-nonsense'
-		? `“${issue.text}” cannot be. Look at the scale again.`
+		? `“${issue.text}” cannot be right. Check the scale.`
 		: `“${issue.text}” is not a weight or a volume. Write 450 g, 1.2 kg, 12 oz or 750 ml.`;
 }

@@ -6,12 +6,12 @@ export function deviceIssueText(issue: MeterIssue): string {
 		case 'device-silent':
 			return `${issue.device} has not answered for ${Math.round(issue.waitedMs / 1000)} seconds. Nothing is lost: try again, or type it in.`;
 		case 'device-away':
-			return `${issue.device} cannot be reached. Nothing is lost: type it in, or try again when it is there.`;
+			return `${issue.device} cannot be reached. Nothing is lost: type it in, or try again when it is back.`;
 		case 'device-garbled':
 			return `${issue.device} sent something that cannot be read. Try again, or type it in.`;
 		case 'out-of-range':
 			return 'Out of range: the wall is nearer than 5 cm or farther than 30 m. Hold it flat against the side and try again.';
 		case 'weak-echo':
-			return 'No clear echo: glass, mirrors and shiny metal throw it away. Hold a sheet of paper there and try again.';
+			return 'No clear echo: glass, mirrors and shiny metal scatter it. Hold a sheet of paper there and try again.';
 	}
 }

@@ -16,7 +16,7 @@ export function fileIssueText(issue: FileIssue): string {
 		case 'file-bad-version':
 			return `The file says it has layout ${issue.version}, which no Keep Nook has written. Export the home again and try that one.`;
 		case 'file-bad-record':
-			return `At “${issue.path}” the file holds something that cannot be: ${issue.reason}. Mend it there or export the home again.`;
+			return `The file is wrong at “${issue.path}”: ${issue.reason}. Fix it there, or export the home again.`;
 		case 'file-broken-link':
 			return `“${issue.path}” points to “${issue.missing}”, which is not in the file. Export the home again.`;
 		case 'zip-damaged':
@@ -41,6 +41,6 @@ export function photoIssueText(issue: PhotoIssue): string {
 		case 'photo-not-picture':
 			return `“${issue.name}” is not a picture that this browser can read. Choose a JPEG, PNG or WebP; the old picture stays.`;
 		case 'photo-too-large':
-			return `“${issue.name}” is ${megabytes(issue.bytes)}; pictures go up to ${megabytes(issue.limit)}. Take it smaller; the old picture stays.`;
+			return `“${issue.name}” is ${megabytes(issue.bytes)}; pictures go up to ${megabytes(issue.limit)}. Make it smaller; the old picture stays.`;
 	}
 }

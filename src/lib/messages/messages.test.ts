@@ -66,7 +66,7 @@ describe('words', () => {
 	it('say what a wish costs, and what is not known', () => {
 		isSentence(wishText(null));
 		expect(wishText({ extra: 0, atMost: 0 })).toContain('nothing');
-		expect(wishText({ extra: 0, atMost: 20 })).toContain('at most 20 m');
+		expect(wishText({ extra: 0, atMost: 20 })).toContain('20 m a week at most');
 		expect(wishText({ extra: 1551, atMost: 1600 })).toBe(
 			'It costs 1,551 m of effort a week, at most 1,600 m.'
 		);

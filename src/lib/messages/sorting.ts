@@ -1,3 +1,4 @@
+import { tenthsText, wholeText } from './numbers';
 import {
 	formatLength,
 	formatMass,
@@ -10,9 +11,15 @@ import {
 } from '../core/model';
 import type { Family, GroupChange, PartnerPair, Stranger, SummedFigure } from '../core/grouping';
 
-/** Writes a count of uses: whole from ten on. @example usesText(0.5) // '0.50' */
+/** Writes a count of uses: whole from ten on. @example usesText(0.5) // '0.50'; usesText(3) // '3' */
 export const usesText = (value: number): string =>
-	value >= 10 ? value.toFixed(0) : value.toFixed(value < 1 && value > 0 ? 2 : 1);
+	value >= 10
+		? wholeText(value)
+		: value >= 1
+			? tenthsText(value)
+			: value > 0
+				? value.toFixed(2)
+				: '0';
 
 export const FIGURE_NAMES: Readonly<Record<SummedFigure, string>> = {
 	usesPerWeek: 'Uses a week',
@@ -20,8 +27,8 @@ export const FIGURE_NAMES: Readonly<Record<SummedFigure, string>> = {
 	runMm: 'Front run, 300 mm deep',
 	tallestMm: 'Tallest',
 	longestMm: 'Longest',
-	heaviestG: 'Heaviest single',
-	massG: 'Weight of all'
+	heaviestG: 'Heaviest piece',
+	massG: 'Total weight'
 };
 
 /** Writes a figure of a group with its unit. */
@@ -42,12 +49,12 @@ export function figureText(key: SummedFigure, value: number, units: Home['units'
 }
 
 const OWN_RULE_WORDS: Readonly<Record<string, string>> = {
-	medicine: 'medicines go apart from food, and locked or high where children come',
-	bleach: 'bleach never stands with acids',
-	acid: 'acids never stand with bleach',
-	cleaner: 'strong cleaners go apart from food',
-	'raw-meat': 'raw meat and fish go to the bottom of the fridge',
-	sharp: 'sharp things go out of a child’s reach'
+	medicine: 'medicines away from food, locked or high up where there are children',
+	bleach: 'bleach never next to acids',
+	acid: 'acids never next to bleach',
+	cleaner: 'strong cleaners away from food',
+	'raw-meat': 'raw meat and fish at the bottom of the fridge',
+	sharp: 'sharp things out of a child’s reach'
 };
 
 /** Says why a group is one. */
@@ -57,25 +64,25 @@ export function reasonText({ code, words }: GroupReason): string {
 		case 'category':
 			return `All of one kind: ${word}.`;
 		case 'kit':
-			return `A kit: what belongs to the ${word} is fetched with it.`;
+			return `A kit: everything for the ${word}, fetched together.`;
 		case 'person':
-			return `It is ${word}’s alone.`;
+			return `Only ${word} uses it.`;
 		case 'free-from':
-			return `Kept free of ${word}, for one who must avoid it. The pack decides: read it.`;
+			return `Free of ${word}, for somebody who must avoid it. The pack decides: read it.`;
 		case 'pet':
 			return `It is ${word}’s food.`;
 		case 'own-rule':
-			return `A rule of its own: ${OWN_RULE_WORDS[word] ?? word}.`;
+			return `Kept apart: ${OWN_RULE_WORDS[word] ?? word}.`;
 		case 'outsize':
-			return `Too large for most places that the rest goes into: ${words.join(', ')}.`;
+			return `Too big for most of the places that suit the rest: ${words.join(', ')}.`;
 		case 'often':
-			return 'No place holds all of it: this is the part used most.';
+			return 'No single place holds it all: this is the part you use most.';
 		case 'seldom':
-			return 'No place holds all of it: this is the part used less.';
+			return 'No single place holds it all: this is the part you use less.';
 		case 'sliver':
 			return `${word}: too few for a place of its own, so it joined the closest group.`;
 		case 'few-nooks':
-			return `${word} joined it, since there are more groups than places.`;
+			return `${word} was added to it, because there are more groups than places.`;
 	}
 }
 
@@ -127,15 +134,15 @@ export const HAZARD_NAMES: Readonly<Record<Hazard, string>> = {
 	'raw-meat': 'raw meat or fish'
 };
 export const TRAIT_NAMES: Readonly<Record<Trait, string>> = {
-	'heat-shy': 'suffers from heat',
-	smell: 'gives off or takes up smell',
+	'heat-shy': 'spoils in the heat',
+	smell: 'gives off or picks up smells',
 	treat: 'a treat',
 	ethylene: 'gives off ethylene'
 };
 export const LOOK_NAMES = {
-	show: 'good to show',
-	hide: 'better hidden',
-	either: 'no matter'
+	show: 'nice to see',
+	hide: 'better out of sight',
+	either: 'does not matter'
 } as const;
 
 const FAMILY_WORDS: Readonly<Record<Family, string>> = {

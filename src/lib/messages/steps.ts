@@ -2,14 +2,14 @@ import type { NextStep, Stage } from '../core/upkeep';
 import type { Reset } from '../core/model';
 
 export const STAGE_WORDS: Readonly<Record<Stage, { name: string; question: string }>> = {
-	walk: { name: 'Walk', question: 'What places are there, and how big are they inside?' },
-	clear: { name: 'Clear', question: 'What is here, in what state, and does it stay?' },
+	walk: { name: 'Walk', question: 'What places are there, and how big is each inside?' },
+	clear: { name: 'Clear', question: 'What is in here, what state is it in, and does it stay?' },
 	sort: { name: 'Sort', question: 'What belongs together, and how often is it used?' },
 	place: { name: 'Place', question: 'Which group lives where?' },
-	fit: { name: 'Fit', question: 'Which containers go in, and what must be bought?' },
-	mark: { name: 'Mark', question: 'What must be written on what?' },
-	turn: { name: 'Turn', question: 'What is used first, and what is running out?' },
-	keep: { name: 'Keep', question: 'How does it stay this way?' }
+	fit: { name: 'Fit', question: 'Which containers go in, and what do you need to buy?' },
+	mark: { name: 'Mark', question: 'What needs a label, and what does it say?' },
+	turn: { name: 'Turn', question: 'What to use first, and what is running out?' },
+	keep: { name: 'Keep', question: 'How do you keep it this way?' }
 };
 
 const some = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
@@ -20,47 +20,47 @@ export function stepText(step: NextStep): { title: string; why: string } {
 		case 'add-cabinets':
 			return {
 				title: 'Add the first room and its cabinets',
-				why: 'Everything else is computed from the places you have.'
+				why: 'Everything else builds on the places you have.'
 			};
 		case 'measure':
 			return {
 				title: `Measure ${some(step.count, 'place', 'places')}`,
-				why: 'Without all three inside sizes nothing can be planned there.'
+				why: 'Nothing can be planned there until all three inside sizes are known.'
 			};
 		case 'check-survey':
 			return {
 				title: `Check ${some(step.count, 'measurement', 'measurements')}`,
-				why: 'These cannot be right as they stand.'
+				why: 'They cannot be right as they are.'
 			};
 		case 'enter-stock':
 			return {
 				title: 'Empty one place and type in what was there',
-				why: 'One line a thing; a drawer takes about an hour.'
+				why: 'One line per thing; a drawer takes about an hour.'
 			};
 		case 'decide-past':
 			return {
 				title: `Decide on ${some(step.count, 'lot past its date', 'lots past their date')}`,
-				why: 'Some are a matter of safety, others only of quality; the reason is shown.'
+				why: 'Some are about safety, others only about quality; each says which.'
 			};
 		case 'sort-loose':
 			return {
 				title: `Give ${some(step.count, 'thing', 'things')} a group`,
-				why: 'Only groups are placed.'
+				why: 'The plan places groups, not single things.'
 			};
 		case 'make-plan':
 			return {
-				title: 'Compute the zone plan',
-				why: 'It says which group lives where, with the reason for each.'
+				title: 'Make the zone plan',
+				why: 'It gives every group a place, with the reason.'
 			};
 		case 'plan-stale':
 			return {
-				title: 'Compute the zone plan again',
-				why: 'Something it was computed from has changed since.'
+				title: 'Make the zone plan again',
+				why: 'Something it was based on has changed.'
 			};
 		case 'overflow':
 			return {
 				title: `Decide on ${some(step.count, 'group', 'groups')} without a place`,
-				why: 'Cut, use a far place, or free room.'
+				why: 'Cut down, use a place further away, or make room.'
 			};
 		case 'fit-nooks':
 			return {
@@ -84,23 +84,29 @@ export function stepText(step: NextStep): { title: string; why: string } {
 			};
 		case 'shop':
 			return {
-				title: `Buy ${some(step.count, 'line', 'lines')} on the shopping list`,
-				why: 'Below what you want to hold, run out, or containers to buy.'
+				title: `Buy ${some(step.count, 'item', 'items')} on the shopping list`,
+				why: 'Run out, running low, or containers still to buy.'
 			};
 		case 'resets':
 			return {
 				title: `Do ${some(step.count, 'reset', 'resets')} that ${step.count === 1 ? 'is' : 'are'} due`,
-				why: 'A short return keeps it from sliding back.'
+				why: 'Ten minutes now saves an afternoon later.'
 			};
 	}
 }
 
 export const RESET_WORDS: Readonly<Record<Reset['kind'], { name: string; what: string }>> = {
-	'food-boxes': { name: 'Food boxes', what: 'Match lids and boxes, let the odd ones go.' },
-	'pantry-dates': { name: 'Pantry dates', what: 'Look at dates shelf by shelf, nearest in front.' },
-	fridge: { name: 'Fridge', what: 'Before the shop: wipe, use up, note what is missing.' },
-	spices: { name: 'Spices', what: 'Smell them; what has no smell has no taste.' },
-	'freezer-list': { name: 'Freezer list', what: 'Confirm the list, open packs on top.' },
+	'food-boxes': { name: 'Food boxes', what: 'Match lids to boxes and let the odd ones go.' },
+	'pantry-dates': {
+		name: 'Pantry dates',
+		what: 'Check dates shelf by shelf, nearest to the front.'
+	},
+	fridge: {
+		name: 'Fridge',
+		what: 'Before you shop: wipe it down, use things up, note what is missing.'
+	},
+	spices: { name: 'Spices', what: 'Smell them: no smell, no flavour.' },
+	'freezer-list': { name: 'Freezer list', what: 'Check it against the list; open packs on top.' },
 	'freezer-defrost': {
 		name: 'Freezer defrost',
 		what: 'When the frost is over 5 mm. Unplug first; no sharp tools.'
@@ -109,11 +115,14 @@ export const RESET_WORDS: Readonly<Record<Reset['kind'], { name: string; what: s
 		name: 'Medicines',
 		what: 'Expired ones to a pharmacy. Ask a pharmacist, not the label alone.'
 	},
-	'make-up': { name: 'Make-up', what: 'By the open-jar mark.' },
+	'make-up': { name: 'Make-up', what: 'Go by the open-jar symbol on the pack.' },
 	'under-sink': {
 		name: 'Under the sink',
 		what: 'Look for drips; cleaners upright, in their own packs, never mixed.'
 	},
-	'junk-drawer': { name: 'Odds drawer', what: 'Ten minutes; batteries out of children’s reach.' },
-	seasonal: { name: 'Seasonal swap', what: 'Bring the season near, send the last one far.' }
+	'junk-drawer': { name: 'Junk drawer', what: 'Ten minutes; batteries out of children’s reach.' },
+	seasonal: {
+		name: 'Seasonal swap',
+		what: 'Bring this season’s things forward and put last season’s away.'
+	}
 };

@@ -5,7 +5,7 @@ import type { StoreNotice, Trouble, TroubleCode } from '../core/commands/notices
 export function troubleText({ code, said }: Trouble): string {
 	const words: Record<TroubleCode, string> = {
 		full: 'The browser has no space left. Free some space: empty the bin, remove pictures, or delete a home you no longer need.',
-		'newer-layout': 'A newer Keep Nook is open in another tab. Reload this page to go on with it.',
+		'newer-layout': 'A newer Keep Nook is open in another tab. Reload this page to use it.',
 		blocked: 'Another Keep Nook tab holds the storage. Close the other tabs, then try again.',
 		'no-answer':
 			'The browser’s storage does not answer. Close other Keep Nook tabs, or restart the browser, then try again.',
@@ -31,9 +31,9 @@ export function storeNoticeText(notice: StoreNotice): string {
 		case 'lost':
 			switch (notice.lost.code) {
 				case 'not-last':
-					return `Not taken back: another tab changed this home since. Undo that first, or change it by hand.`;
+					return `Not undone: another tab has changed this home since. Undo that first, or change it by hand.`;
 				case 'still-needed':
-					return `“${notice.label}” was not done: something still stands on it.`;
+					return `“${notice.label}” was not done: something else still depends on it.`;
 				case 'no-effect':
 				case 'no-longer-fits':
 					return `“${notice.label}” could not be kept: what it changes was removed or changed in another tab. Check it and do it again.`;

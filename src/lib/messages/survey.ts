@@ -24,7 +24,7 @@ export function lengthIssueText(issue: LengthIssue): string {
 		case 'length-unreadable':
 			return `“${issue.text}” is not a size. Write a number such as 598, 59.8 cm or 23 1/2".`;
 		case 'length-negative':
-			return `“${issue.text}” is below zero. Measure again from wall to wall.`;
+			return `“${issue.text}” is below zero. Measure again from side to side.`;
 		case 'length-too-large':
 			return `“${issue.text}” is over 100 m. Check the unit.`;
 	}
@@ -49,9 +49,9 @@ export function surveyIssueText(issue: SurveyIssue, unit: LengthUnit): string {
 		case 'opening-larger':
 			return `The way in (${length(issue.openingMm)}) is larger than the inside (${length(issue.insideMm)}). Measure one of them again.`;
 		case 'obstruction-outside':
-			return `Obstruction ${issue.index + 1} reaches out of the nook. Check where it begins and how large it is.`;
+			return `Obstruction ${issue.index + 1} sticks out of the place. Check where it starts and how big it is.`;
 		case 'shelves-too-tall':
-			return `The shelves together are ${length(issue.sumMm)} high, the cabinet only ${length(issue.cabinetMm)}.`;
+			return `The shelves add up to ${length(issue.sumMm)}, but the cabinet is only ${length(issue.cabinetMm)} high.`;
 	}
 }
 
@@ -68,15 +68,15 @@ export function triangleIssueText(issue: TriangleIssue, unit: LengthUnit): strin
 	const length = (mm: number) => formatLength(mm, unit);
 	switch (issue.code) {
 		case 'side-short':
-			return `From ${issue.side.from.name} to ${issue.side.to.name} is ${length(issue.side.mm)}, under ${length(issue.limitMm)}: there is no room to put anything down between them.`;
+			return `From ${issue.side.from.name} to ${issue.side.to.name} is ${length(issue.side.mm)}, under ${length(issue.limitMm)}: there is nowhere to put anything down in between.`;
 		case 'side-long':
-			return `From ${issue.side.from.name} to ${issue.side.to.name} is ${length(issue.side.mm)}, over ${length(issue.limitMm)}: every meal walks it many times.`;
+			return `From ${issue.side.from.name} to ${issue.side.to.name} is ${length(issue.side.mm)}, over ${length(issue.limitMm)}: you walk that many times for every meal.`;
 		case 'sum-long':
 			return `The three sides are ${length(issue.sumMm)} together, over ${length(issue.limitMm)}.`;
 		case 'no-way':
-			return `There is no way from ${issue.from.name} to ${issue.to.name}. Check doorways, obstacles and where the stations stand.`;
+			return `You cannot walk from ${issue.from.name} to ${issue.to.name}. Check the doorways, the obstacles and where the stations are.`;
 		case 'path-crosses':
-			return `The way from ${issue.from} to ${issue.to} goes through the triangle: whoever passes gets in the way of whoever cooks.`;
+			return `The way from ${issue.from} to ${issue.to} cuts through the triangle, so people walk through while somebody cooks.`;
 	}
 }
 
@@ -92,7 +92,7 @@ export const HIDDEN_WORDS: Readonly<Record<HiddenKind, string>> = {
 	trolley: 'A trolley in the gap',
 	'side-panel': 'The side panel',
 	'under-bed': 'The space under the bed',
-	'unused-cupboard': 'A cupboard that is not used'
+	'unused-cupboard': 'An unused cupboard'
 };
 
 /** Says what was checked of the load of a found place, and the caution that belongs to it. */
@@ -103,13 +103,13 @@ export function loadCheckText({ loadCheck, damp }: HiddenPlace): string {
 		case 'shelf-above':
 			return 'It hangs on the shelf above, which has this much to spare.';
 		case 'unknown-shelf':
-			return 'It hangs on the shelf above, whose load nobody has said: check its pegs first.';
+			return 'It hangs on the shelf above, and what that can carry is not known: check its pegs first.';
 		case 'hinges':
-			return 'It hangs on the hinges of the door: light things only, and see that the door still closes.';
+			return 'It hangs on the door hinges: light things only, and make sure the door still closes.';
 		case 'fixing':
 			return damp
-				? 'It hangs on its fixing: go by the rating on the pack, here by half of it, since the place is damp.'
-				: 'It hangs on its fixing: go by the rating on the pack. Before a hole, know what runs in the wall.';
+				? 'It hangs on its fixing: go by the rating on the pack, and by half of it here, because the place is damp.'
+				: 'It hangs on its fixing: go by the rating on the pack. Before you drill, know what runs in the wall.';
 	}
 }
 
@@ -137,7 +137,7 @@ export const CLIMATE_SHORT: Readonly<Record<string, string>> = {
 export const FIXING_WORDS: Readonly<Record<Fixings, string>> = {
 	any: 'screws allowed',
 	'no-holes': 'nothing that leaves a hole',
-	none: 'nothing fixed at all'
+	none: 'nothing fixed to it'
 };
 
 /** Names a thing on the plan as one would point at it. */

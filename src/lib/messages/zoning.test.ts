@@ -41,7 +41,7 @@ describe('words of a plan', () => {
 		const g = model.parts.findIndex(({ figures }) => figures.groupId === 'appliances');
 		const rules = rulesAgainst(model, g);
 		expect(ruledOutText(rules[0]!, 73, demo)).toMatch(
-			/^\d+ of 73 places: The tallest thing .+ It is the hand blender\.$/
+			/^\d+ of 73 places: The tallest thing .+ \(Because of the hand blender\.\)$/
 		);
 		const plain = rules.filter(({ code }) => code === 'not-measured' || code === 'reserved');
 		expect(plain.length).toBeGreaterThan(0);

@@ -32,17 +32,17 @@ export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string 
 		case 'needs-chilled':
 			return 'Chilled goods go in a fridge.';
 		case 'cold-place':
-			return 'A fridge or freezer is kept for what needs the cold.';
+			return 'The fridge and freezer are for what needs the cold.';
 		case 'raw-meat-low':
 			return 'Raw meat and fish go at the bottom of the fridge, so that nothing drips on other food.';
 		case 'too-tall':
-			return 'The tallest thing does not pass under the top.';
+			return 'The tallest thing is too tall for it.';
 		case 'too-wide':
 			return 'The largest thing will not go through the opening.';
 		case 'over-load':
 			return 'Too heavy for this place.';
 		case 'no-way':
-			return 'There is no way on foot from where it is used. Check the doors on the plan.';
+			return 'You cannot walk there from where it is used. Check the doors on the plan.';
 		case 'may-not-climb':
 			return 'Somebody who uses it may not climb, and this needs a step stool.';
 		case 'heavy-high':
@@ -52,28 +52,28 @@ export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string 
 		case 'child-reach':
 			return 'A small child could get at it. Lock it, or put it above 1.5 m (height is a help, not a safeguard).';
 		case 'pet-reach':
-			return 'The pet could get at it, and it is poison to it.';
+			return 'The pet could get at it, and it is poisonous to pets.';
 		case 'off-floor':
 			return 'Food stays off the floor.';
 		case 'hot-place':
-			return 'No food in an unheated place that freezes or gets hot.';
+			return 'No food where it freezes or gets hot.';
 		case 'tops-not-used':
-			return 'Cabinet tops are not used in this home (a choice in Place).';
+			return 'Cabinet tops are not used in this home (you can change that in Place).';
 		case 'banned':
 			return 'You have ruled this place out.';
 		case 'pinned-elsewhere':
 			return 'You have pinned it to another place.';
 		case 'over-capacity':
-			return 'More stands here than the place holds with room to grow.';
+			return 'It is over-full once room to grow is left.';
 		case 'conflict':
-			return 'Food, medicines and strong cleaners may not share a place; nor bleach and acids.';
+			return 'Food, medicines and strong cleaners must not share a place, nor bleach and acids.';
 	}
 }
 
 /** Says how many of a home's places a rule takes from a group, and which of its things is to blame. */
 export function ruledOutText({ code, nooks, thingId }: RuleAgainst, places: number, home: Home) {
 	const thing = thingId && home.things[thingId]?.name;
-	return `${nooks} of ${places} places: ${hardText(code)}${thing ? ` It is the ${thing}.` : ''}`;
+	return `${nooks} of ${places} places: ${hardText(code)}${thing ? ` (Because of the ${thing}.)` : ''}`;
 }
 
 /** Rules that go without saying: a fridge is for what needs the cold, and what is not measured is not planned. */
@@ -141,41 +141,41 @@ export const brokenText = (rule: BrokenRule): string => hardText(rule.code);
 export function softText(code: SoftCode): string {
 	switch (code) {
 		case 'heat-shy':
-			return 'warm, steamy or sunny, and it suffers from that';
+			return 'too warm, steamy or sunny for it';
 		case 'damp':
-			return 'damp, and it should stay dry';
+			return 'damp, and it needs to stay dry';
 		case 'ventilation':
 			return 'no air moves here';
 		case 'heavy-above-shoulder':
 			return 'heavy above the shoulder';
 		case 'treat-at-child-height':
-			return "treats at a child's eye";
+			return "treats at a child's eye level";
 		case 'plain-sight':
 			return 'in plain sight';
 		case 'satellite':
-			return 'far for what is used daily';
+			return 'far away for daily use';
 		case 'worktop-clutter':
-			return 'takes worktop without being used daily';
+			return 'takes up worktop but is not used daily';
 		case 'rare-in-prime':
-			return 'seldom used, in one of the best places';
+			return 'seldom used, but in prime space';
 		case 'under-sink':
-			return 'under a drain, among the cleaners';
+			return 'under the sink, among the cleaners';
 		case 'child-serves-itself':
 			return 'too high for the child who takes it';
 		case 'allergen-free-low':
-			return 'free of an allergen, and others stand above it';
+			return 'allergen-free, with other food above it';
 		case 'in-sight':
-			return 'plain to look at, and it stands in sight';
+			return 'not pretty, and in plain view';
 		case 'spares-in-prime':
-			return 'spares, in one of the best places';
+			return 'spares in prime space';
 		case 'deep-corner':
-			return 'at the back of a corner or a deep shelf, used every week';
+			return 'used every week, but at the back of a deep shelf or corner';
 		case 'two-movements':
-			return 'more than one movement to reach, used every week';
+			return 'used every week, but takes two movements to reach';
 		case 'towels-far':
-			return 'cloths more than two steps from the water';
+			return 'cloths more than two steps from the tap';
 		case 'socket-far':
-			return 'no socket within the length of its cord';
+			return 'no socket within reach of its cord';
 	}
 }
 
@@ -189,9 +189,9 @@ export function schoolText({ key, schools }: SchoolVariant): string {
 				? 'Dishes near where they are used'
 				: 'Dishes near the dishwasher';
 		case 'change':
-			return schools.change === 'little' ? 'Change as little as possible' : 'Best from scratch';
+			return schools.change === 'little' ? 'Change as little as possible' : 'Start from scratch';
 		case 'room':
-			return schools.room === 'slack' ? 'Room to grow' : 'Every inch used';
+			return schools.room === 'slack' ? 'Room to grow' : 'Use every inch';
 	}
 }
 
@@ -202,7 +202,7 @@ export function smallestChangeText(change: SmallestChange, home: Home): string {
 		case 'has-room':
 			return `${name} has room for it. Solve again, or put it there.`;
 		case 'needs-neighbour-gone':
-			return `${name} has room, once what must not stand beside it is gone.`;
+			return `${name} has room, once what must not share a place with it is moved.`;
 		case 'needs-room': {
 			const by =
 				change.short === 'litres'
@@ -211,10 +211,10 @@ export function smallestChangeText(change: SmallestChange, home: Home): string {
 						? `${formatLength(Math.ceil(change.by), home.units)} of front run`
 						: formatMass(Math.ceil(change.by));
 			const holder = home.groups[change.heldBy[0] ?? '']?.name;
-			return `${name} is short of ${by}${holder ? `, held mostly by ${holder}` : ''}: free so much there, or cut so much of it.`;
+			return `${name} is short of ${by}${holder ? `, held mostly by ${holder}` : ''}: make that much room there, or cut this group down.`;
 		}
 		case 'no-nook':
-			return 'No place of this home may take it. Change what the rule asks for, or find such a place.';
+			return 'No place in this home is allowed for it. Change what it needs, or add a place that suits it.';
 	}
 }
 
@@ -222,22 +222,22 @@ export function smallestChangeText(change: SmallestChange, home: Home): string {
 export function wishText(price: Pick<WishPrice, 'extra' | 'atMost'> | null): string {
 	if (!price) return 'Solve again to see what that costs.';
 	const metres = (value: number) => `${wholeText(value)} m`;
-	if (price.atMost < 0.5) return 'It costs nothing: the best plan has it so.';
+	if (price.atMost < 0.5) return 'It costs nothing: the best plan does this anyway.';
 	if (price.extra < 0.5)
-		return `No plan was found that is better without it (at most ${metres(price.atMost)} a week).`;
+		return `No better plan was found without it (it could save ${metres(price.atMost)} a week at most).`;
 	return `It costs ${metres(price.extra)} of effort a week, at most ${metres(price.atMost)}.`;
 }
 
 /** Says which place a plan keeps empty to grow, and what that costs the week; '' where none was asked for. */
 export function keptEmptyText(home: Home, { keptEmpty, assignments }: ZonePlan): string {
 	if (home.schools.room !== 'slack') return '';
-	if (!keptEmpty) return 'No good place could be kept empty without leaving something out.';
+	if (!keptEmpty) return 'No good place could be kept empty for growth.';
 	const name = home.nooks[keptEmpty.nookId]?.name ?? 'A place that is gone';
 	if (assignments.some(({ nookId }) => nookId === keptEmpty.nookId))
-		return `${name} was to be kept for it, and is in use now.`;
+		return `${name} was kept empty for growth, but is in use now.`;
 	return keptEmpty.extra < 0.5
-		? `${name} is one that is kept for it, which costs nothing.`
-		: `${name} is kept for it, which adds ${Math.round(keptEmpty.extra)} m to the week’s effort.`;
+		? `${name} is kept empty for that, at no cost.`
+		: `${name} is kept empty for that, which adds ${Math.round(keptEmpty.extra)} m to the week’s effort.`;
 }
 
 /** So small a share of the effort is nothing that anyone could walk. */
@@ -248,7 +248,7 @@ export const isProven = (effort: number, bound: number): boolean =>
 
 /** Says how good a plan is at least. */
 export function gapText(effort: number, bound: number): string {
-	if (isProven(effort, bound)) return 'It is proven that no plan is better.';
+	if (isProven(effort, bound)) return 'Proven: no plan is better.';
 	const percent = ((effort - bound) / effort) * 100;
 	return `No plan can go below ${wholeText(bound)}, so this one is at most ${
 		percent < 0.1 ? 'a tenth of a per cent' : `${percent.toFixed(1)} %`
@@ -259,17 +259,17 @@ export function gapText(effort: number, bound: number): string {
 export function proofText(proof: PlanProof, seconds: number): string {
 	switch (proof.status) {
 		case 'stale':
-			return 'This plan was made of another state of the home. Solve again, then prove it.';
+			return 'The home has changed since this plan was made. Solve again, then prove it.';
 		case 'broken':
 			return 'This plan breaks a hard rule. Mend that or solve again, then prove it.';
 		case 'too-large':
-			return 'This home is too large for a proof here; what no plan can go below stays as it was.';
+			return 'This home is too large to prove here. The limit shown stays as it was.';
 		case 'open':
 			return `Not proven within ${seconds} seconds. ${gapText(proof.objective, proof.bound)}`;
 		case 'proven':
 			return proof.saved < 0.05
 				? 'Proven: no plan is better.'
-				: `A better plan was found, ${proof.saved.toFixed(1)} m a week less, and it is proven that none is better still. Undo brings back the one before.`;
+				: `A better plan was found, ${proof.saved.toFixed(1)} m a week less, and it is proven to be the best. Undo brings the old one back.`;
 	}
 }
 

@@ -21,14 +21,14 @@
 			<p>{adviceText(item)}</p>
 			{#if item.overruled}
 				<p class="soft text-sm">
-					Decided otherwise on {dateText(item.overruled.on)}: {VERDICT_WORDS[
+					You decided otherwise on {dateText(item.overruled.on)}: {VERDICT_WORDS[
 						item.overruled.verdict
 					].toLowerCase()}{item.overruled.reason ? `, “${item.overruled.reason}”` : ''}.
 				</p>
 			{/if}
 		</div>
 	{:else}
-		<p class="mb-3">No reason not to keep it.</p>
+		<p class="mb-3">No concerns: keep it.</p>
 	{/each}
 	<div class="grid grid-cols-2 gap-2" role="group" aria-label="Decide, by button or by letter">
 		{#each Object.entries(VERDICT_KEYS) as [key, verdict] (verdict)}
@@ -37,15 +37,14 @@
 				class:btn-primary={verdict === advised}
 				onclick={() => desk.choose(verdict)}
 				aria-keyshortcuts={key}
-				><kbd class="kbd kbd-sm" aria-hidden="true">{key.toUpperCase()}</kbd>{VERDICT_WORDS[
-					verdict
-				]}</button
+				><kbd class="kbd kbd-sm with-keys" aria-hidden="true">{key.toUpperCase()}</kbd
+				>{VERDICT_WORDS[verdict]}</button
 			>
 		{/each}
 	</div>
 	{#if current.count > 1}
 		<label class="mt-3 flex items-center gap-2"
-			>Only so many of the {current.count}
+			>Only some of the {current.count}
 			<input
 				class="input measure w-24"
 				type="number"

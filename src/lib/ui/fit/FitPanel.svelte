@@ -34,7 +34,7 @@
 					>{#if buy}{' '}<b class="text-primary"> buy {buy}, {money(kind.priceMinor * buy)}</b>{/if}
 				</li>
 			{:else}
-				<li class="soft py-1">None: everything stands on the shelf itself.</li>
+				<li class="soft py-1">None: everything stands straight on the shelf.</li>
 			{/each}
 		</ul>
 		{#if desk.standing.length}
@@ -42,7 +42,7 @@
 			<p class="mb-3">{desk.standing.join(', ')}</p>
 		{/if}
 		{#if desk.shown.leftOver.length}
-			<h3 class="text-error">Did not go in</h3>
+			<h3 class="text-error">Did not fit</h3>
 			<ul class="mb-3">
 				{#each desk.shown.leftOver as left (left.groupId)}<li>
 						{home.groups[left.groupId]?.name}: {formatVolume(left.volumeMl)} over. Try another arrangement,
@@ -72,7 +72,9 @@
 				<span><span class="measure">{line.buy}</span> × {line.name}</span><span class="measure"
 					>{money((line.priceMinor ?? 0) * line.buy)}</span
 				>
-			</li>{:else}<li class="soft">Nothing yet: what is kept uses what the house has.</li>{/each}
+			</li>{:else}<li class="soft">
+				Nothing so far: what you kept uses containers you own.
+			</li>{/each}
 	</ul>
 	{#if desk.buying.length}<p class="rule-top flex justify-between pt-1 font-bold">
 			<span>One trip</span><span class="measure">{money(desk.costMinor)}</span>

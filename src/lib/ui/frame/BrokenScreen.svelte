@@ -15,8 +15,8 @@
 <section role="alert" class="mx-auto max-w-2xl p-6">
 	<h1>This screen broke down</h1>
 	<p class="my-3">
-		Your home is not touched: what you entered is kept. Try again, or go on in another stage. If it
-		happens again, export the home first.
+		Your home is safe: everything you entered is kept. Try again, or carry on in another stage. If
+		it happens again, export the home first.
 	</p>
 	<p class="soft mb-4 text-sm">
 		The program said: {error instanceof Error ? error.message : String(error)}

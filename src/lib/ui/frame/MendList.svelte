@@ -13,7 +13,7 @@
 {#if mends.length}
 	<section role="alert" class="no-print m-3 border-l-4 p-3" style="border-color:var(--color-error)">
 		<b
-			>What was stored of this home was damaged. It was repaired in {mends.length === 1
+			>This home’s stored data was damaged. It was repaired in {mends.length === 1
 				? 'one place'
 				: `${mends.length} places`}:</b
 		>

@@ -1,13 +1,11 @@
 <script lang="ts">
-	import Moon from '@lucide/svelte/icons/moon';
 	import Redo2 from '@lucide/svelte/icons/redo-2';
 	import Keyboard from '@lucide/svelte/icons/keyboard';
-	import Sun from '@lucide/svelte/icons/sun';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
+	import HomeChoices from './HomeChoices.svelte';
 	import KeyPage from './KeyPage.svelte';
 	import SearchBox from './SearchBox.svelte';
 	import type { HomeStore } from '$lib/state/home-store.svelte';
-	import { theme } from '$lib/state/theme.svelte';
 
 	let { store }: { store: HomeStore } = $props();
 	let keyPage = $state<KeyPage>();
@@ -45,30 +43,10 @@
 		<span class="saved" class:failed={isUnsafe} role="status">{SAVE_WORDS[store.saveState]}</span>
 	</div>
 	<div class="tools choices rare">
-		<label class="units">
-			<span class="sr-only">Units</span>
-			<select
-				class="select measure"
-				value={home.units}
-				onchange={(event) => {
-					const units = event.currentTarget.value as typeof home.units;
-					store.run(`units ${units}`, 'changeHome', { units });
-				}}
-			>
-				<option value="mm">mm</option>
-				<option value="cm">cm</option>
-				<option value="in">inch</option>
-			</select>
-		</label>
 		<button class="btn btn-ghost with-keys" onclick={() => keyPage?.open()} aria-label="Keys"
 			><Keyboard size={20} /></button
 		>
-		<button
-			class="btn btn-ghost"
-			onclick={() => theme.toggle()}
-			aria-label={theme.current === 'linen' ? 'Dark: cellar' : 'Light: linen'}
-			>{#if theme.current === 'linen'}<Moon size={20} />{:else}<Sun size={20} />{/if}</button
-		>
+		<HomeChoices {store} />
 	</div>
 </header>
 <KeyPage bind:this={keyPage} />
@@ -110,9 +88,6 @@
 	.saved.failed {
 		color: var(--color-error);
 		font-weight: 700;
-	}
-	.units select {
-		min-width: 5rem;
 	}
 	@media (max-width: 900px) {
 		.wide {

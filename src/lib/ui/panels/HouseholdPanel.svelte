@@ -23,8 +23,8 @@
 <section aria-label="People and pets">
 	<h2 class="mb-1">People and pets</h2>
 	<p class="soft mb-2">
-		Whoever finds a place hardest to reach decides; small children and pets set what must be locked
-		or high.
+		Places are judged by whoever finds them hardest to reach; small children and pets decide what
+		must be locked or high up.
 	</p>
 	{#each Object.values(home.people) as person (person.id)}
 		<details class="rule-top py-1">
@@ -111,7 +111,7 @@
 				>
 			</div>
 			{#if person.allergies.length}<p class="soft text-sm">
-					Keep what {person.name} may not eat closed and below other food, so that nothing falls out of
+					Keep what {person.name} may not eat closed and below other food, so that nothing can drop from
 					it. Read the pack each time; a doctor says how strict to be.
 				</p>{/if}
 			<button

@@ -113,7 +113,7 @@
 					{formatMass(nook.loadG)}.{/if}
 			</p>
 		{:else if space}
-			<p>Measure the {space.missing.join(', ')} to know what it holds.</p>
+			<p>Measure the {space.missing.join(', ')} to find out what it holds.</p>
 		{/if}
 	</section>
 	<p class="soft text-sm">From the front</p>

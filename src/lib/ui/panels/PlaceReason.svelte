@@ -85,7 +85,7 @@
 				: 'it is too small.'}
 		</p>
 	{:else}
-		<p class="mb-2">No better place is held by others.</p>
+		<p class="mb-2">There is no better place for it, taken or free.</p>
 	{/if}
 	{#if reason.next.length}
 		<p class="soft">
@@ -107,13 +107,13 @@
 	{#if apart}
 		<p>
 			<a class="underline" href="/home/{home.id}/sort/proposal"
-				>Sort proposes to part it off as {apart.name}</a
+				>Sort suggests splitting it off as {apart.name}</a
 			>.
 		</p>
 	{/if}
 {:else}
 	<p class="mb-2">
-		It stands in {nookName(nookId)} by hand, or the plan is stale. Solve again for its reasons.
+		You put it in {nookName(nookId)} by hand, or the plan is out of date. Solve again to see the reasons.
 	</p>
 {/if}
 <div class="mt-3 flex flex-wrap gap-2">

@@ -41,10 +41,10 @@
 
 <p class="soft mt-2 text-sm">
 	{#if Number.isFinite(effort)}
-		Effort {wholeText(effort)}: metres walked there and back, reaches and broken wishes counted in
-		metres too. {#if !stale && !broken}{gapText(effort, plan.bound)}{/if}
+		Effort {wholeText(effort)}: metres walked there and back, with reaching and rule-bending counted
+		in metres too. {#if !stale && !broken}{gapText(effort, plan.bound)}{/if}
 	{:else}
-		A plan that breaks a rule has no effort to compare: mend what is named below, or solve again.
+		A plan that breaks a rule has no effort to compare: fix what is listed below, or solve again.
 	{/if}
 </p>
 {#if job.isRunning}
@@ -58,6 +58,6 @@
 {/if}
 {#if job.state.kind === 'failed'}
 	<p role="alert" class="mt-2 text-sm" style="color:var(--color-error)">
-		The proof broke down: {job.state.reason} The plan is as it was.
+		The proof failed: {job.state.reason} The plan is as it was.
 	</p>
 {/if}

@@ -50,6 +50,6 @@
 </table>
 <PlanProof {plan} {effort} {stale} {broken} />
 <p class="soft mt-2 text-sm">
-	{free.empty} of {free.places} places stay empty; {Math.round(free.share * 100)} % of the room is free
-	to grow. {stale ? '' : keptEmptyText(home, plan)}
+	{free.empty} of {free.places} places stay empty; {Math.round(free.share * 100)} % of the space is free
+	to grow into. {stale ? '' : keptEmptyText(home, plan)}
 </p>

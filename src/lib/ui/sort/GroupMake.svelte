@@ -41,7 +41,7 @@
 <h3 class="rule-top pt-3">Open and spare</h3>
 {#if main}
 	<p class="mb-2 text-sm">
-		The unopened spares of <TagChip group={main} />: opened first in first, then fetched from here.
+		The unopened spares of <TagChip group={main} />: used oldest first, and topped up from here.
 		About one fetch in ten is for a new pack.
 	</p>
 	<div class="flex flex-wrap gap-2">
@@ -56,7 +56,7 @@
 		>
 	</div>
 {:else if spare}
-	<p class="mb-2 text-sm">Its spares live apart, linked to it: <TagChip group={spare} /></p>
+	<p class="mb-2 text-sm">Its spares are kept elsewhere: <TagChip group={spare} /></p>
 	<div class="flex flex-wrap gap-2">
 		<button class="btn" onclick={() => onshow(spare.id)}>Show the spares</button>
 		<button
@@ -67,7 +67,7 @@
 	</div>
 {:else}
 	<p class="soft mb-2 text-sm">
-		What is open stands in front. Unopened spares can live elsewhere and stay on the list.
+		The open one stays in front. Unopened spares can live elsewhere and still count.
 	</p>
 	<button
 		class="btn"
@@ -91,11 +91,12 @@
 		<button class="btn" disabled={!into} onclick={join}>Join</button>
 	</div>
 	{#if held}
-		<p class="soft mt-3 text-sm">Made or filled by hand: proposals leave that alone.</p>
+		<p class="soft mt-3 text-sm">Made or filled by hand: proposals leave it alone.</p>
 		<button
 			class="btn mt-1"
-			onclick={() => store.run(`let ${group.name} be proposed anew`, 'releaseGroup', group.id)}
-			>Let it be proposed anew</button
+			onclick={() =>
+				store.run(`include ${group.name} in proposals again`, 'releaseGroup', group.id)}
+			>Include it in proposals again</button
 		>
 	{/if}
 {/if}

@@ -41,7 +41,7 @@
 
 <h3 class="rule-top pt-3">Should be near</h3>
 <p class="soft mb-1 text-sm">
-	Trips a week from one to the other: each metre between them counts so often.
+	Trips a week between the two: that is how often each metre between them counts.
 </p>
 <ul aria-label="Partners of {group.name}">
 	{#each pairs as { other, weight, why, words } (other.id)}

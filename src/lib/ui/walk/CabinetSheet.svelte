@@ -147,7 +147,7 @@
 	</details>
 	<div class="mt-2 mb-2 flex items-end gap-2">
 		<label class="flex-1 text-sm font-semibold"
-			>Where one works before it
+			>What you do in front of it
 			<select class="select font-normal" bind:value={station}
 				>{#each STATION_KINDS as kind (kind)}<option>{kind}</option>{/each}</select
 			></label

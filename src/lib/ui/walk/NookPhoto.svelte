@@ -76,8 +76,8 @@
 				class="mb-2 max-h-60 w-full object-contain"
 			/>
 		{:else if missing}<p class="mb-2">
-				The picture is not in this browser. It comes along when the home is exported with its
-				pictures.
+				The picture is not in this browser. Export the home with its pictures where it is, and
+				import it here.
 			</p>{/if}
 		<div class="flex flex-wrap gap-2">
 			<label class="btn relative"
@@ -108,6 +108,6 @@
 				{wrong}
 			</p>{/if}
 		{#if said}<p role="status" class="soft mt-1 text-sm">{said}</p>{/if}
-		<p class="soft mt-1 text-sm">It stays in this browser and in the archive you export.</p>
+		<p class="soft mt-1 text-sm">It stays in this browser, and in the archive you export.</p>
 	</section>
 {/if}

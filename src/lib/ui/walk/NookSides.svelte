@@ -75,6 +75,6 @@
 		</p>
 	{/if}
 	{#if nook.kind === 'drawer'}<p class="soft mb-2 text-sm">
-			To the underside of whatever closes over it; 5 mm are kept free.
+			Up to whatever closes over it; 5 mm stay free.
 		</p>{/if}
 {/if}

@@ -176,7 +176,7 @@
 		{#if cabinetsIn === 0}{@render away('Remove the room', command('removeRoom', room.id))}{:else}<p
 				class="soft text-sm"
 			>
-				It can be removed when none of its {cabinetsIn} cabinets stand in it.
+				It can be removed once none of its {cabinetsIn} cabinets stand in it.
 			</p>{/if}
 	</div>
 {:else if item.kind === 'wall' && room}
@@ -217,7 +217,7 @@
 		>
 	</div>
 {:else if item.kind === 'corner' && room}
-	<p class="soft mb-2">Drag it; it is drawn to the lines of the other corners.</p>
+	<p class="soft mb-2">Drag it; it snaps to line up with the other corners.</p>
 	{#if room.outline.length > 3}{@render away(
 			'Remove the corner',
 			command('removeCorner', room.id, part)
@@ -232,7 +232,7 @@
 			onchange={(mm) => edit(`width of ${name}`, command('setDoorWidth', room.id, part, mm))}
 		/>
 		<p class="soft mt-2 text-sm">
-			A doorway lets one walk into the room that lies behind it. Drag it along its wall.
+			A doorway lets people walk through to the room behind it. Drag it along its wall.
 		</p>
 		{@render away('Close the doorway', command('removeDoor', room.id, part))}
 	{/if}
@@ -288,7 +288,7 @@
 	{#if at}
 		{@render pointFields(room.id, at, (to) => command('moveSocket', room.id, part, to))}
 		<p class="soft mt-2 text-sm">
-			Appliances are planned within a cord's length of it. Keep cords away from water and the hob; a
+			Appliances are placed within a cord’s length of it. Keep cords away from water and the hob; a
 			new socket is work for a licensed electrician.
 		</p>
 		{@render away('Remove the socket', command('removeSocket', room.id, part))}

@@ -113,8 +113,8 @@
 	>
 	{#if isSmall(person)}
 		<p class="mt-2">
-			Everything up to 1.0 m is within reach, to 1.5 m with climbing. A lock counts; height alone is
-			a help and not a safeguard.
+			Within reach up to 1.0 m, and up to 1.5 m by climbing. A lock counts; height alone helps but
+			is no safeguard.
 		</p>
 	{:else}
 		<ul class="mt-2">
@@ -137,7 +137,7 @@
 {:else}
 	<h2 class="mb-1">What each can reach</h2>
 	<p class="soft">
-		Add whoever lives or helps here, with their stature: a place is judged by whoever finds it
+		Add the people who live or help here, with their height: a place is judged by whoever finds it
 		hardest to reach.
 	</p>
 {/if}

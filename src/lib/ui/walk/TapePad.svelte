@@ -107,7 +107,7 @@
 	</div>
 {:else if tape.isDone}
 	<h2 class="mb-2">That was the last one</h2>
-	<p class="mb-3">What was skipped stays on the list.</p>
+	<p class="mb-3">Anything skipped stays on the list.</p>
 	<button class="btn btn-primary" onclick={() => tape.end()}>Back to the list</button>
 {/if}
 

@@ -8,6 +8,7 @@
 	import { getHomeStore } from '$lib/state/context';
 	import { getDb } from '$lib/state/database';
 	import { exportHome, fileName, saveFile } from '$lib/ui/forms/save-file';
+	import HomeChoices from '$lib/ui/frame/HomeChoices.svelte';
 	import PlanView from '$lib/ui/drawing/PlanView.svelte';
 	import { STAGE_ICONS } from '$lib/ui/frame/stages';
 
@@ -30,7 +31,7 @@
 <div class="grid gap-6 p-4 lg:grid-cols-[minmax(0,26rem)_minmax(0,1fr)]">
 	<section aria-labelledby="next">
 		<h1 id="next" class="mb-1">Job sheet</h1>
-		<p class="soft mb-4">What to do next in this home, in the order of the work.</p>
+		<p class="soft mb-4">What to do next, in working order.</p>
 		<ol class="flex flex-col">
 			{#each steps as step (step.code)}
 				{@const words = stepText(step)}
@@ -45,7 +46,9 @@
 					</a>
 				</li>
 			{:else}
-				<li class="rule-top py-4">Nothing is due. Come back when something is used up or moved.</li>
+				<li class="rule-top py-4">
+					All done for now. Come back when something is used up or moved.
+				</li>
 			{/each}
 		</ol>
 	</section>
@@ -74,6 +77,7 @@
 			<button class="btn ml-auto" onclick={() => exportHome(home)}
 				><Download size={18} />Export the home</button
 			>
+			<span class="flex items-center gap-1 sm:hidden"><HomeChoices {store} /></span>
 			{#if pictures}
 				<button class="btn" onclick={exportZip}
 					><Download size={18} />With its {pictures === 1

@@ -107,7 +107,7 @@
 				/>
 			{:else}
 				<p class="soft my-2">
-					What lies on the table has no place yet. Move each to one, or decide that it leaves.
+					Things on the table have no place yet. Give each one a place, or decide that it goes.
 				</p>
 			{/if}
 			<EntryLine

@@ -64,8 +64,8 @@
 	{#if !desk.planned.size}
 		<EmptyNote title="No plan to fit yet">
 			<p>
-				Containers come last: first the plan says which groups live where, then each place is filled
-				with what the house has, and only the difference is bought.
+				Containers come last: the plan says which groups live where, each place is filled with what
+				you own, and only the rest is bought.
 			</p>
 			<a class="btn btn-primary" href="/home/{home.id}/place">Go to Place</a>
 		</EmptyNote>

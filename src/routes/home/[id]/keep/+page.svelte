@@ -57,8 +57,8 @@
 	{#if !due.length}
 		<EmptyNote title="No resets yet">
 			<p>
-				A reset is a short return to one place before it slides back: the fridge weekly before the
-				shop, the pantry’s dates every three months, medicines twice a year.
+				A reset is a quick tidy of one place before it slips: the fridge each week before you shop,
+				pantry dates every three months, medicines twice a year.
 			</p>
 			{#if Object.keys(home.cabinets).length}
 				<button
@@ -124,11 +124,11 @@
 						</li>{/each}
 				</ul>
 			{:else}
-				<p class="soft">Nothing decided yet. What you decide in Clear is counted here.</p>
+				<p class="soft">Nothing decided yet. Your decisions in Clear are counted here.</p>
 			{/if}
 		</section>
 		<p class="soft mt-4 text-sm">
-			Tall furniture is fixed to the wall against tipping. High shelves: a proper step stool, not a
+			Fix tall furniture to the wall so it cannot tip. High shelves: a proper step stool, not a
 			chair. Wiring, gas and plumbing: a licensed trade and the local code.
 		</p>
 	{/if}

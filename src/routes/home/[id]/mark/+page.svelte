@@ -92,22 +92,22 @@
 	{#if !labels.length || !page}
 		<EmptyNote title="Nothing to label yet">
 			<p>
-				Every container of a kept fit gets a label with its group’s name, so that others can put
-				things back. Keep at least one arrangement with containers in Fit.
+				Every container you keep in Fit gets a label with its group’s name, so that anyone can put
+				things back. Keep at least one arrangement with containers first.
 			</p>
 			<a class="btn btn-primary" href="/home/{home.id}/fit">Go to Fit</a>
 		</EmptyNote>
 	{:else}
 		<p class="soft mb-2">
 			{labels.length} labels on {sheet.name}, {sheet.paper} paper. Print at 100 %, not “fit to page”.
-			Broad words last longer than narrow ones; leave one bin unlabelled for growth.
+			Broad words outlast narrow ones; leave one bin unlabelled for growth.
 		</p>
 		{#if tooLong.length}<p role="alert" class="mb-2" style="color:var(--color-error)">
 				{tooLong.map((placed) => `“${placed.label.title}”`).join(', ')} cannot be read from {viewing /
-					1000} m on this label: shorten the words, take a larger label or a nearer distance.
+					1000} m on this label: shorten the words, or choose a larger label or a shorter distance.
 			</p>{/if}
 		{#if odd.length}<p role="alert" class="mb-2" style="color:var(--color-error)">
-				The label letters have no sign for {odd.join(' ')}. Write it another way.
+				The label font has no character for {odd.join(' ')}. Spell it another way.
 			</p>{/if}
 		{#if pages.length > 1}
 			<div class="mb-2 flex items-center gap-2">
@@ -162,7 +162,7 @@
 	</div>
 	<h2 class="rule-top mt-4 pt-3">Words</h2>
 	<p class="soft mb-1 text-sm">
-		Letters at least {(viewing / 200).toFixed(1)} mm high. An empty line goes back to the group’s name.
+		Letters at least {(viewing / 200).toFixed(1)} mm high. Clear a line to go back to the group’s name.
 	</p>
 	<ul>
 		{#each labels as label (label.id)}

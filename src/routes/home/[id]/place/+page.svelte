@@ -66,7 +66,7 @@
 			<button class="btn" onclick={() => job.stop()}><Square size={18} />Stop, keep the best</button
 			>
 		{:else if desk.walls.length}
-			{#if desk.plan}<button class="btn" onclick={() => window.print()}
+			{#if desk.plan}<button class="btn max-sm:hidden" onclick={() => window.print()}
 					><Printer size={18} />Print the notes</button
 				>{/if}
 			<button
@@ -85,8 +85,8 @@
 	{#if isEmpty}
 		<EmptyNote title={desk.walls.length ? 'Nothing to place yet' : 'No places yet'}>
 			<p>
-				The plan gives every group a place: near where it is used, within reach, never over a hard
-				rule. It needs measured places and things in groups.
+				The plan gives every group a place: near where it is used, within reach, and never against a
+				hard rule. It needs measured places and things in groups.
 			</p>
 			<a class="btn btn-primary" href="/home/{home.id}/{desk.walls.length ? 'sort' : 'walk'}"
 				>Go to {desk.walls.length ? 'Sort' : 'Walk'}</a
@@ -99,7 +99,7 @@
 						desk.model.places.length,
 						'place'
 					)}.{/if}
-				Press <b>Solve</b>: every note is then put on its door, with the reason for each.
+				Press <b>Solve</b>: every tag then hangs on its door, with the reason for it.
 			</p>
 		{:else if desk.stale}
 			<p class="mb-3" role="status">

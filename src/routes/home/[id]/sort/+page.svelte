@@ -10,6 +10,7 @@
 		type GroupFigures
 	} from '$lib/core/grouping';
 	import { formatLength, formatVolume } from '$lib/core/model';
+	import { countText } from '$lib/messages/numbers';
 	import { usesText } from '$lib/messages/sorting';
 	import { page } from '$app/state';
 	import { getHomeStore } from '$lib/state/context';
@@ -72,25 +73,24 @@
 				></select
 			>
 		</label>
-		<button
-			class="btn"
-			class:btn-primary={loose.length > 0}
-			disabled={!loose.length}
-			onclick={groupLoose}><Wand size={18} />Group {loose.length} loose things</button
-		>
+		{#if loose.length}
+			<button class="btn btn-primary" onclick={groupLoose}
+				><Wand size={18} />Group {countText(loose.length, 'loose thing')}</button
+			>
+		{/if}
 	</SortHead>
 	{#if !figures.length}
 		<EmptyNote title="No groups yet">
 			{#if loose.length}
 				<p>
-					A group is what will live in one place. {loose.length}
-					{loose.length === 1 ? 'thing has' : 'things have'} none yet: let them be grouped by what they
-					are, what they are for and whose they are, and change what you want otherwise.
+					A group is what lives together in one place. {loose.length}
+					{loose.length === 1 ? 'thing has' : 'things have'} none yet: have them grouped by what they
+					are, what they are for and whose they are, then change what you like.
 				</p>
 				<button class="btn btn-primary" onclick={groupLoose}><Wand size={18} />Group them</button>
 			{:else}
 				<p>
-					A group is what will live in one place. Enter some things in Clear, then let them be
+					A group is what lives together in one place. Enter some things in Clear, then have them
 					grouped by what they are.
 				</p>
 				<a class="btn btn-primary" href="/home/{home.id}/clear">Go to Clear</a>
@@ -101,7 +101,7 @@
 			<p class="soft">
 				{figures.length} groups, {usesText(total)} fetches a week. {few} of them make four fifths of all
 				fetches, from {Math.round(100 * (rows[few - 1]?.sizeSoFar ?? 0))} % of the {size}: those get
-				the best places.
+				the prime space.
 			</p>
 			<label class="no-print flex items-center gap-2"
 				><span class="soft">Against</span>
@@ -142,7 +142,7 @@
 						>
 						<span class="bar"
 							><i style:width="{(100 * f.volumeMl) / mostMl}%" class="litres"></i><b class="measure"
-								>{(f.volumeMl / 1000).toFixed(1)}</b
+								>{formatVolume(f.volumeMl)}</b
 							></span
 						>
 						<span class="measure wide">{formatLength(f.tallestMm, home.units)}</span>

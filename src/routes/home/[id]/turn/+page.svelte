@@ -78,7 +78,7 @@
 	{#if !Object.keys(home.lots).length}
 		<EmptyNote title="No stock yet">
 			<p>
-				Here stands what to use first, by the earliest of its printed date, its life once opened,
+				This shows what to use first, by its printed date or by how long it keeps once opened,
 				thawed or frozen. Enter some stock in Clear.
 			</p>
 			<a class="btn btn-primary" href="/home/{home.id}/clear">Go to Clear</a>
@@ -106,11 +106,11 @@
 				row={stockRow}
 			/>
 		{:else}
-			<p class="py-4">{nookId ? 'Nothing stands here.' : 'Nothing is due. Well kept.'}</p>
+			<p class="py-4">{nookId ? 'Nothing stands here.' : 'Nothing is due. Well done.'}</p>
 		{/if}
 		<p class="soft mt-3 text-sm">
-			Past a use-by date: do not eat it, whatever it smells of. Past a best-before date: look,
-			smell, decide in Clear.
+			Past its use-by date: do not eat it, however it smells. Past its best-before date: look,
+			smell, then decide in Clear.
 		</p>
 	{/if}
 </Bench>
@@ -165,7 +165,7 @@
 			{/each}
 		</ul>
 	{:else}
-		<p>Everything is at the level you want to hold.</p>
+		<p>You have everything at the level you want.</p>
 	{/each}
 {/snippet}
 

@@ -169,8 +169,7 @@
 		/>
 		{#if !cabinetsOn(run.id)}
 			<p class="my-4">
-				Nothing stands on this wall yet. Choose the form that comes nearest above, add it, then
-				correct its numbers.
+				This wall is empty. Choose the nearest form above, add it, then correct its numbers.
 			</p>
 		{/if}
 		<details class="rule-top mt-4 pt-2">
@@ -180,7 +179,7 @@
 	{:else}
 		<EmptyNote title="No rooms yet">
 			<p>
-				Begin with the room that holds most: its inside width (along the wall you face) and its
+				Start with the room that holds the most: its inside width (along the wall you face) and its
 				depth. Then add cabinets along its walls and correct their sizes.
 			</p>
 			<RoomForm onmade={({ back }) => (chosenRun = back)} />
@@ -237,6 +236,6 @@
 	<h2 class="mb-1">Usable space</h2>
 	<SpaceTable />
 	<p class="soft mt-5">
-		Choose a place on the drawing to read and change its inside, or a cabinet by its tab.
+		Choose a place on the drawing to see and change its size, or a cabinet by its tab.
 	</p>
 {/snippet}

@@ -91,8 +91,8 @@
 	{#if mine && best && nookId}
 		<h2 class="mt-2">What {home.nooks[nookId]?.name} holds</h2>
 		<p class="soft mb-2">
-			A place holds what it holds. The most used things that fit together stay; a box counts with
-			its lid. The first of a kind is worth its uses a week, each further one less.
+			A shelf only holds so much. The most-used things that fit together stay; a box counts with its
+			lid. The first of a kind counts by its uses a week, each further one for less.
 		</p>
 		<div class="gauges">
 			{#each [['Litres', mine.cut.volumeMl, mine.limits.volumeMl, formatVolume(mine.cut.volumeMl), formatVolume(mine.limits.volumeMl)], ['Front run', mine.cut.runMm, mine.limits.runMm, formatLength(mine.cut.runMm, home.units), formatLength(mine.limits.runMm, home.units)]] as const as [word, used, limit, usedText, limitText] (word)}
@@ -144,13 +144,13 @@
 		{/if}
 		{#if mine.cut.status === 'limit'}
 			<p class="soft mt-2">
-				There are so many alike that not every choice was tried; a better one could be worth at most
+				So many are alike that not every choice was tried; a better one could add at most
 				{(mine.cut.bound - mine.cut.value).toFixed(2)} uses a week more.
 			</p>
 		{/if}
 	{:else if nookId}
 		<p class="my-4">
-			{home.nooks[nookId]?.name} is not measured yet, so nobody knows what it holds.
+			{home.nooks[nookId]?.name} is not measured yet, so there is no telling what it holds.
 			<a class="underline" href="/home/{home.id}/walk/tape">Go to the tape list</a>
 		</p>
 	{:else}

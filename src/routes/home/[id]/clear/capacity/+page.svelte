@@ -90,8 +90,8 @@
 	<ClearHead />
 	<h2 class="no-print">What a container holds</h2>
 	<p class="soft no-print mb-3">
-		Measure it inside, weigh it full of water and empty, or count the cups that go in. Then write it
-		on its base.
+		Measure it inside, weigh it empty and full of water, or count the cups it takes. Then write the
+		number on its base.
 	</p>
 	<div class="grid gap-8 md:grid-cols-2">
 		<div class="no-print">
@@ -173,13 +173,13 @@
 					<span class="measure">to freeze: fill to {volumeWays(freezeFill(ml)).metric}</span>
 				</div>
 				<p class="soft no-print mt-2">
-					Liquids grow by about a tenth when they freeze; leave that much free.
+					Liquids swell by about a tenth as they freeze; leave that much room.
 				</p>
 				<button class="btn no-print mt-2" onclick={() => window.print()}
 					><Printer size={18} />Print the base label</button
 				>
 			{:else}
-				<p class="soft">The base label shows here once the numbers are in.</p>
+				<p class="soft">The label for its base shows here once the numbers are in.</p>
 			{/if}
 		</section>
 	</div>

@@ -118,9 +118,7 @@
 	<ClearHead />
 	{#if !ranked.length}
 		<EmptyNote title="Nothing to plan yet">
-			<p>
-				A place can be planned once something is known to stand in it. Enter things at the bench.
-			</p>
+			<p>A place can be planned once there is something in it. Enter things at the bench.</p>
 			<a class="btn btn-primary" href="/home/{home.id}/clear">Go to the bench</a>
 		</EmptyNote>
 	{:else}
@@ -157,7 +155,7 @@
 			<section class="mt-4" aria-label="Not today">
 				<h2 class="mb-1">Not today</h2>
 				<p class="soft">
-					The stop rule: nothing is opened that cannot be closed again by {clockText(day.stopMin)}.
+					The stop rule: open nothing that you cannot close again by {clockText(day.stopMin)}.
 				</p>
 				<ul>
 					{#each plan.left as item (item.nookId)}
@@ -262,9 +260,7 @@
 	</section>
 	<section class="rule-top mt-3 pt-3" aria-label="Places">
 		<h3 class="mb-1">Places</h3>
-		<p class="soft mb-1 text-sm">
-			In the order in which they are ticked; the most pressing stand first.
-		</p>
+		<p class="soft mb-1 text-sm">In the order you tick them; the most pressing come first.</p>
 		<ul>
 			{#each ranked as nook (nook.id)}
 				{@const estimate = estimatePlace(home, nook.id, day.hands)}

@@ -113,7 +113,7 @@
 		<section class="mb-6" aria-label="On the table">
 			<h2>On the table <span class="soft measure">{table.length}</span></h2>
 			<p class="soft mb-1">
-				Taken out and not put anywhere. <a
+				Taken out and not put away yet. <a
 					class="no-print underline"
 					href="/home/{home.id}/clear?place=on-the-table">Decide on it</a
 				>
@@ -133,8 +133,8 @@
 	{/if}
 	{#if !lists.length && !table.length && !avoid.length}
 		<p class="py-4">
-			Nothing waits to leave the house. What you give, return, recycle or put on hold at the bench
-			comes here, with a day by which it is to be gone.
+			Nothing is waiting to leave the house. What you give, return, recycle or put on hold at the
+			bench shows here, with a day to have it gone by.
 		</p>
 	{/if}
 </Bench>

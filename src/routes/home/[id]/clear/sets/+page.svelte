@@ -80,7 +80,7 @@
 	<h2>Boxes and their lids</h2>
 	<p class="soft mb-3">
 		A round lid fits within {FIT_MM.round} mm, a rectangular one within {FIT_MM.rect} mm a side. As many
-		pairs as can be made, with the least misfit in all.
+		pairs as possible, with the closest fit overall.
 	</p>
 	{#if match.pairs.length}
 		<ul class="pairs" aria-label="Pairs">
@@ -102,11 +102,11 @@
 		</ul>
 	{:else if !pieces.vessels.length && !pieces.lids.length}
 		<p class="py-3">
-			No rim is measured yet. Lay a tape over each box and each lid, and write what it says; what
-			belongs together is found then.
+			No rims are measured yet. Measure across each box and each lid; the matches are then found for
+			you.
 		</p>
 	{:else}
-		<p class="py-3">No box and lid that are measured go together.</p>
+		<p class="py-3">None of the measured boxes and lids match.</p>
 	{/if}
 	{#if orphans.length}
 		<section class="mt-5" aria-label="Orphans">
@@ -135,7 +135,7 @@
 				{/each}
 			</ul>
 			<p class="soft mt-2">
-				Look for the other half once: in the sink, the dishwasher, the fridge, the lunch bags.
+				Have one look for the other half: in the sink, the dishwasher, the fridge, the lunch bags.
 			</p>
 		</section>
 	{/if}

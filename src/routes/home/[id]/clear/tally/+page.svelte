@@ -58,7 +58,7 @@
 		{@render sum('The whole home', found.whole, true)}
 		<h2 class="mt-6 mb-1">Place by place</h2>
 		<p class="soft mb-2">
-			Room taken before and after what was decided, drawn at one scale: the light part has left.
+			Space taken before and after your decisions, to one scale: the light part has gone.
 		</p>
 		{#each found.places as place (place.nookId)}{@render sum(
 				nameOf(place.nookId),
@@ -67,8 +67,8 @@
 			)}{/each}
 	{:else}
 		<p class="py-4">
-			Nothing was decided {LEFT[span]}. Begin at the bench: choose a place, start the clock, and
-			decide on one thing after the other.
+			Nothing was decided {LEFT[span]}. Start at the bench: choose a place, start the clock, and
+			decide on one thing after another.
 		</p>
 		<a class="btn btn-primary" href="/home/{home.id}/clear">Go to the bench</a>
 	{/if}

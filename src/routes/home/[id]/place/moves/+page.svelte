@@ -56,7 +56,8 @@
 	{#if !plan}
 		<EmptyNote title="No plan yet">
 			<p>
-				Once there is a plan, this says what to carry where, in an order that needs little table.
+				Once there is a plan, this lists what to carry where, in an order that needs the least table
+				space.
 			</p>
 			<a class="btn btn-primary" href="/home/{home.id}/place">Make a plan</a>
 		</EmptyNote>

@@ -53,13 +53,15 @@
 	</PlaceHead>
 	{#if !plan}
 		<EmptyNote title="No notes yet">
-			<p>The plan writes a note for every place. They go on the doors before anything is moved.</p>
+			<p>
+				The plan writes a note for every place. Stick them on the doors before you move anything.
+			</p>
 			<a class="btn btn-primary" href="/home/{home.id}/place">Make a plan</a>
 		</EmptyNote>
 	{:else}
 		<div class="no-print mb-4 flex flex-wrap items-center gap-x-4 gap-y-2">
 			<label class="flex items-center gap-2"
-				>We are still learning until <input
+				>We are trying this out until <input
 					type="date"
 					class="input measure"
 					value={plan.learnUntil ?? ''}
@@ -71,15 +73,15 @@
 			>
 			<p class="soft">
 				{isLearning
-					? 'The notes stay up until then; ask each time before anyone is told off.'
-					: 'Leave the notes up for a week or two, so that everyone learns the places.'}
+					? 'If something lands in the wrong place, ask why before you put it back: perhaps the plan needs to change.'
+					: 'Two weeks are usually enough for everybody to know the new places.'}
 			</p>
 		</div>
 		{#each cabinets as cabinet (cabinet.id)}
 			<section class="cabinet" aria-label={cabinet.name}>
 				<h2>{cabinet.name} <span class="soft text-base font-normal">{cabinet.room}</span></h2>
 				{#if isLearning}<p class="print-only">
-						Still learning until {dateText(plan.learnUntil!)}
+						Trying it out until {dateText(plan.learnUntil!)}
 					</p>{/if}
 				{#each cabinet.rows as row (row.id)}
 					<div class="shelf">

@@ -96,8 +96,8 @@
 	{#if !compare.plans.length && compare.running === null}
 		<EmptyNote title="People disagree, and each is right somewhere">
 			<p>
-				Cups by the kettle or by the dishwasher; change little or begin anew; room to grow or every
-				inch used. Plan by all of them, and see what each would mean in this home.
+				Cups by the kettle or by the dishwasher? Change little or start afresh? Room to grow or use
+				every inch? Plan it each way, and see what it would mean in this home.
 			</p>
 		</EmptyNote>
 	{/if}
@@ -171,8 +171,8 @@
 	{:else}
 		<h2 class="mb-1">Where they disagree</h2>
 		<p class="soft mb-2">
-			{disputed.length} of {Object.keys(home.groups).length} groups are not everywhere in the same place.
-			Choose one, here or on a drawing, to take only its place.
+			{disputed.length} of {Object.keys(home.groups).length} groups end up in different places. Choose
+			one, here or on a drawing, to take just its place.
 		</p>
 		<ul>
 			{#each disputed as id (id)}

@@ -112,8 +112,8 @@
 					>
 				</div>
 				<p class="soft wide with-keys pb-1 text-sm">
-					Drag onto a tag, or choose and move. By keyboard: space chooses, shift with an arrow goes
-					on choosing, M moves.
+					Drag onto a tag, or choose and move. By keyboard: Space chooses, Shift and an arrow
+					chooses more, M moves.
 				</p>
 				<div class="heads soft text-sm" aria-hidden="true">
 					<span></span><span>Thing</span><span class="wide">Category</span><span class="text-right"
@@ -150,7 +150,7 @@
 			<TagChip group={home.groups[single.groupId]!} />
 		{/if}
 		{#if single.groupByHand}<p class="soft mt-1 text-sm">
-				Put there by hand: proposals leave it there.
+				You put it there: proposals leave it alone.
 			</p>{/if}
 		<ThingFields thing={single} />
 	{/if}

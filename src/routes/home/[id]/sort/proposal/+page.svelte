@@ -42,9 +42,9 @@
 		{/if}
 	</SortHead>
 	<p class="soft mb-3 max-w-3xl">
-		Groups as they would be by what things are, what they are for, and whose they are: kits first,
-		then category, climate, hazard, person and diet; too much for any place is cut, too little joins
-		its kin. {#if byHand}What you put somewhere by hand ({byHand}
+		Groups by what things are, what they are for, and whose they are: kits first, then kind,
+		climate, hazard, person and diet. Groups too big for any place are split; very small ones join a
+		similar group. {#if byHand}What you put somewhere by hand ({byHand}
 			{byHand === 1 ? 'thing' : 'things'}) stays there.{/if}
 	</p>
 	{#if !changes.length && !pairs.length}

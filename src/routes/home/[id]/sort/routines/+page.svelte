@@ -70,8 +70,8 @@
 		<button class="btn" onclick={addOwn}><Plus size={18} />Routine of our own</button>
 	</SortHead>
 	<p class="soft mb-3 max-w-3xl">
-		What you do, step by step: which groups you fetch, and where you stand. Groups that follow each
-		other belong close together; Proposed turns that into partners, and Place goes by them.
+		What you do, step by step: which groups you fetch, and where you stand. Groups used one after
+		the other belong close together; Proposed makes them partners, and Place keeps partners near.
 	</p>
 	{#if routines.length}
 		<div class="overflow-x-auto">
@@ -126,21 +126,20 @@
 					</fieldset>
 				{/if}
 			</div>
-			{#if !chosen}<p class="soft mb-2">Choose a routine to see its way on the plan.</p>{/if}
+			{#if !chosen}<p class="soft mb-2">Choose a routine to see its route on the plan.</p>{/if}
 			<PlanView {home} walks={walk?.paths ?? []} maxPx={420} />
 		{/if}
 	{:else if !usual.length}
 		<EmptyNote title="No routines yet">
 			<p>
-				A routine needs groups to fetch. Put your things into groups first, or write down a routine
-				of your own.
+				A routine needs groups to fetch. Group your things first, or write a routine of your own.
 			</p>
 			<a class="btn btn-primary" href="/home/{home.id}/sort">Show the groups</a>
 		</EmptyNote>
 	{/if}
 	{#if usual.length}
 		<div class="mt-6 mb-1 flex flex-wrap items-end justify-between gap-2">
-			<h2>Usual routines you may have</h2>
+			<h2>Routines you may have</h2>
 			<button class="btn" class:btn-primary={!routines.length} onclick={takeAll}
 				>Take all {usual.length}</button
 			>

@@ -84,13 +84,13 @@
 	<div class="mt-2 mb-1 flex flex-wrap items-center gap-x-6">
 		<h2>Room you already have</h2>
 		{#if barred}<label class="flex min-h-11 items-center gap-2"
-				><input type="checkbox" class="checkbox" bind:checked={onlyAllowed} />Only what may be done
+				><input type="checkbox" class="checkbox" bind:checked={onlyAllowed} />Only what is allowed
 				here ({barred} would leave holes)</label
 			>{/if}
 	</div>
 	{#if shown.length}
 		<p class="soft mb-2">
-			{shown.length} places, {formatVolume(gain)} more in all. Some exclude each other; each is drawn
+			{shown.length} places, {formatVolume(gain)} more in all. Some rule each other out; each is drawn
 			dashed.
 		</p>
 		<ul aria-label="Hidden storage">
@@ -149,7 +149,7 @@
 		</dl>
 		<p class="my-3 text-sm">{loadCheckText(chosen)}</p>
 		{#if chosen.kind === 'cabinet-top'}<p class="mb-3 text-sm">
-				Light things only, and a steady step stool to get at them.
+				Light things only, and a steady step stool to reach them.
 			</p>{/if}
 		{#if !chosen.allowed}
 			<p class="mb-3" style="color:var(--color-error)">

@@ -65,7 +65,7 @@
 	{:else}
 		<EmptyNote title="No rooms yet">
 			<p>
-				Begin with the room that holds most: its inside width (along the wall you face) and its
+				Start with the room that holds the most: its inside width (along the wall you face) and its
 				depth. Its corners, doorways and walls can be dragged afterwards.
 			</p>
 			<RoomForm onmade={({ room }) => drag.choose({ kind: 'room', id: room })} />
@@ -102,13 +102,13 @@
 						{triangleIssueText(issue, home.units)}
 					</li>
 				{:else}
-					<li class="rule-top py-2">Nothing looks wrong: short ways, and nobody walks through.</li>
+					<li class="rule-top py-2">All good: short walks, and nobody cuts through.</li>
 				{/each}
 			</ul>
 			<details class="mt-2">
 				<summary class="soft min-h-8 cursor-pointer">How</summary>
 				<p class="soft text-sm">
-					Each side is walked on the plan, round cabinets and obstacles. It should be between
+					Each side is measured as you walk it, round cabinets and obstacles. It should be between
 					{formatLength(home.settings.triangle.leastSideMm, home.units)} and
 					{formatLength(home.settings.triangle.mostSideMm, home.units)}, all three under
 					{formatLength(home.settings.triangle.mostSumMm, home.units)}.

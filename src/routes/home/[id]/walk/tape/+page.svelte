@@ -77,8 +77,9 @@
 			>
 		</div>
 		<p class="soft mb-3">
-			In walking order. Measure inside, at three places, and keep the smallest; cabinets are seldom
-			square. The laser measure here is a stand-in: it makes readings up round the size it expects.
+			In walking order. Measure inside, in three places, and keep the smallest; cabinets are seldom
+			square. The laser measure here is a stand-in: it makes up readings close to the size it
+			expects.
 		</p>
 		{#each byCabinet as cabinet, c (c)}
 			<h3 class="mt-4 mb-1">{cabinet.title}</h3>
