@@ -27,8 +27,8 @@ test('Place: four schools side by side; one group’s place, then a whole plan i
 	await solve(page);
 	await part(page, /^Side by side/);
 	await page.getByRole('button', { name: 'Plan by four schools' }).click();
-	const scratch = page.getByRole('region', { name: 'Best from scratch' });
-	await expect(page.getByRole('region', { name: 'Every inch used' })).toBeVisible({
+	const scratch = page.getByRole('region', { name: 'Start from scratch' });
+	await expect(page.getByRole('region', { name: 'Use every inch' })).toBeVisible({
 		timeout: 60_000
 	});
 	await expect(scratch).toContainText('metres walked a week');
@@ -46,7 +46,7 @@ test('Place: four schools side by side; one group’s place, then a whole plan i
 	await saved(page);
 	await part(page, /^Plan/);
 	await expect(page.getByLabel('Change')).toHaveValue('scratch');
-	await expect(page.getByText('This plan is stale')).toHaveCount(0);
+	await expect(page.getByText('This plan is out of date')).toHaveCount(0);
 });
 
 test('Place: what has no place is named, with the rule and the smallest change', async ({
@@ -66,7 +66,7 @@ test('Place: what has no place is named, with the rule and the smallest change',
 	const panel = page.getByRole('complementary', { name: 'Reasons and figures' });
 	await expect(panel.getByRole('heading', { name: 'Without a place' })).toBeVisible();
 	const frozen = panel.getByRole('listitem').filter({ hasText: 'Frozen vegetables' });
-	await expect(frozen).toContainText('No place of this home may take it');
+	await expect(frozen).toContainText('No place in this home is allowed for it');
 	await expect(frozen).toContainText('Frozen goods go in a freezer');
 });
 
@@ -76,7 +76,7 @@ test('Place: the notes say until when the household learns', async ({ page }) =>
 	await part(page, /^Notes/);
 	await expect(page.getByRole('region', { name: 'Drawer stack' })).toContainText('Top drawer');
 	await page.getByLabel('We are trying this out until').fill('2026-03-16');
-	await expect(page.getByText('The notes stay up until then')).toBeVisible();
+	await expect(page.getByText('If something lands in the wrong place')).toBeVisible();
 	await saved(page);
 	await page.reload();
 	await expect(page.getByLabel('We are trying this out until')).toHaveValue('2026-03-16');
@@ -111,7 +111,7 @@ test('Place: a pin is kept, and the plan says what it costs', async ({ page }) =
 	await openDemo(page, 'Place');
 	await solve(page);
 	const panel = page.getByRole('complementary', { name: 'Reasons and figures' });
-	await expect(panel).toContainText(/\d+ of \d+ places stay empty; \d+ % of the room is\s+free/);
+	await expect(panel).toContainText(/\d+ of \d+ places stay empty; \d+ % of the space is\s+free/);
 	// Put where it is dearer than anywhere, and pinned there.
 	await page
 		.getByRole('button', { name: /^Tag Hot drinks in / })
@@ -186,7 +186,7 @@ test('Place: a proof finds the way back from a move by hand, and can be undone',
 	await goTo(page, 'Place');
 	await solve(page);
 	const panel = page.getByRole('complementary', { name: 'Reasons and figures' });
-	await expect(panel).toContainText('It is proven that no plan is better');
+	await expect(panel).toContainText('Proven: no plan is better');
 	const effort = async () =>
 		Number((await panel.innerText()).match(/Effort ([\d,]+)/)![1]!.replaceAll(',', ''));
 	const best = await effort();
@@ -204,7 +204,7 @@ test('Place: a proof finds the way back from a move by hand, and can be undone',
 	await expect(page.getByText(/A better plan was found, [\d.]+ m a week less/)).toBeVisible({
 		timeout: 30_000
 	});
-	await expect(panel).toContainText('It is proven that no plan is better');
+	await expect(panel).toContainText('Proven: no plan is better');
 	expect(await effort()).toBe(best);
 	await page.getByRole('button', { name: /^Undo/ }).click();
 	await expect(panel).toContainText(/at most .+ from the best/);

@@ -62,7 +62,7 @@ test('Sort: proposals come with reasons, one by one, and leave what was put by h
 	await page.getByRole('link', { name: /^Proposed/ }).click();
 	const list = page.getByRole('list', { name: 'Proposed groups' });
 	const kit = list.getByRole('listitem').filter({ hasText: 'Mixer kit' }).first();
-	await expect(kit).toContainText('what belongs to the stand mixer appliance is fetched with it');
+	await expect(kit).toContainText('everything for the stand mixer appliance, fetched together');
 	await expect(kit).toContainText('dough hook');
 	await kit.getByRole('button', { name: /^Take: Make Mixer kit/ }).click();
 	await expect(kit).toHaveCount(0);

@@ -47,9 +47,14 @@
 <style>
 	dl {
 		display: grid;
-		grid-template-columns: auto 1fr;
+		grid-template-columns: minmax(0, auto) minmax(0, 1fr);
+		overflow-wrap: anywhere;
 		gap: 0.35rem 0.9rem;
 		align-items: baseline;
+	}
+	dt .kbd {
+		height: auto;
+		white-space: normal;
 	}
 	dt {
 		justify-self: end;

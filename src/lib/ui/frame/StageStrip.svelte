@@ -86,7 +86,8 @@
 			flex: 1 1 0;
 			min-width: 0;
 			min-height: 54px;
-			font-size: 0.8rem;
+			overflow: hidden;
+			font-size: min(0.8rem, 3.5vw);
 			border-left: 0;
 			border-top: 3px solid transparent;
 		}

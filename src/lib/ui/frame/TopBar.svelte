@@ -120,6 +120,9 @@
 		}
 		.saved:not(.failed) {
 			position: absolute;
+			right: 0;
+			width: 1px;
+			overflow: hidden;
 			clip-path: inset(50%);
 		}
 	}

@@ -86,7 +86,8 @@
 	@media (max-width: 1023px) {
 		.thing,
 		.thing.beside {
-			grid-template-columns: 2.75rem minmax(0, 1fr) 3rem 4rem;
+			grid-template-columns: 2.75rem minmax(0, 1fr) minmax(0, 3rem) minmax(0, 4rem);
+			gap: 0.3rem;
 		}
 		.wide,
 		.thing :global(.tag .name) {

@@ -22,26 +22,28 @@
 {/snippet}
 
 {#if totals.whole.nooks}
-	<table>
-		<caption class="sr-only">Usable space of this home</caption>
-		<thead>
-			<tr>
-				<th scope="col"><span class="sr-only">Where</span></th>
-				<th scope="col">litres</th>
-				<th scope="col">front run</th>
-				<th scope="col">front row</th>
-			</tr>
-		</thead>
-		<tbody>
-			{@render rows([totals.whole], () => 'The home')}
-			{@render rows(totals.byRoom.values(), (key) =>
-				(home.rooms[key]?.name ?? '').replace(/ \(.*\)/, '')
-			)}
-		</tbody>
-		<tbody class="climate">
-			{@render rows(totals.byClimate.values(), (key) => CLIMATE_SHORT[key] ?? key)}
-		</tbody>
-	</table>
+	<div class="overflow-x-auto">
+		<table>
+			<caption class="sr-only">Usable space of this home</caption>
+			<thead>
+				<tr>
+					<th scope="col"><span class="sr-only">Where</span></th>
+					<th scope="col">litres</th>
+					<th scope="col">front run</th>
+					<th scope="col">front row</th>
+				</tr>
+			</thead>
+			<tbody>
+				{@render rows([totals.whole], () => 'The home')}
+				{@render rows(totals.byRoom.values(), (key) =>
+					(home.rooms[key]?.name ?? '').replace(/ \(.*\)/, '')
+				)}
+			</tbody>
+			<tbody class="climate">
+				{@render rows(totals.byClimate.values(), (key) => CLIMATE_SHORT[key] ?? key)}
+			</tbody>
+		</table>
+	</div>
 	{#if totals.whole.unmeasured}<p class="soft mt-1 text-sm">
 			Without {totals.whole.unmeasured}
 			{totals.whole.unmeasured === 1 ? 'place that is' : 'places that are'} not measured.

@@ -49,7 +49,14 @@
 	});
 </script>
 
-<svelte:window onkeydown={(event) => event.key === 'Escape' && desk.letGo()} />
+<svelte:window
+	onkeydown={(event) => {
+		if (event.key !== 'Escape' || !desk.held) return;
+		// The same press must not close the sheet that opens by it.
+		event.preventDefault();
+		desk.letGo();
+	}}
+/>
 <Bench
 	raised={!!desk.looked && !desk.held}
 	panel={desk.plan ? panel : undefined}

@@ -182,6 +182,7 @@
 		align-items: center;
 		gap: 0.4rem;
 		padding-right: 2.8rem;
+		min-width: 0;
 	}
 	.bar i {
 		display: block;
@@ -199,9 +200,21 @@
 	@media (max-width: 640px) {
 		.head,
 		.row {
-			grid-template-columns: minmax(0, 9.5rem) minmax(0, 1fr) minmax(0, 0.8fr);
+			grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr) minmax(0, 1fr);
 			gap: 0.4rem;
 			padding-inline: 0;
+		}
+		.bar {
+			flex-wrap: wrap;
+			gap: 0 0.4rem;
+			padding-right: 0;
+		}
+		.bar b {
+			margin-right: 0;
+			overflow-wrap: anywhere;
+		}
+		.bar i {
+			max-width: 100%;
 		}
 		.wide {
 			display: none;

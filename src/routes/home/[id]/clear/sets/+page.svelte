@@ -195,11 +195,14 @@
 <style>
 	.pairs {
 		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr));
+		grid-template-columns: repeat(auto-fill, minmax(min(17rem, 100%), 1fr));
 		gap: 0.5rem 1rem;
 	}
 	.pairs li {
 		display: flex;
+		flex-wrap: wrap;
+		min-width: 0;
+		overflow-wrap: anywhere;
 		align-items: center;
 		gap: 0.8rem;
 		border-top: 1px solid var(--color-base-300);

@@ -182,7 +182,9 @@
 	@media (max-width: 1023px) {
 		.heads,
 		.beside .heads {
-			grid-template-columns: 2.75rem minmax(0, 1fr) 3rem 4rem;
+			grid-template-columns: 2.75rem minmax(0, 1fr) minmax(0, 3rem) minmax(0, 4rem);
+			gap: 0.3rem;
+			overflow-wrap: anywhere;
 		}
 		.wide {
 			display: none;

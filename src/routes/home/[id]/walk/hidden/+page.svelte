@@ -207,7 +207,6 @@
 	}
 	.litres {
 		flex: 0 0 6.8rem;
-		white-space: nowrap;
 		font-weight: 700;
 		color: var(--color-primary);
 	}
@@ -229,7 +228,8 @@
 	@media (max-width: 640px) {
 		.row {
 			display: grid;
-			grid-template-columns: 8rem minmax(0, 1fr);
+			grid-template-columns: minmax(0, 8rem) minmax(0, 1fr);
+			overflow-wrap: anywhere;
 			gap: 0.1rem 0.6rem;
 		}
 	}

@@ -133,7 +133,8 @@
 	}
 	.blanks {
 		display: flex;
-		gap: 1.2rem;
+		flex-wrap: wrap;
+		gap: 0.2rem 1.2rem;
 	}
 	.blank {
 		display: inline-block;
