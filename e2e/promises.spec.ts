@@ -225,7 +225,8 @@ for (const [name, { size, textShare }] of Object.entries({
 		const beyond = () =>
 			page.evaluate(() => {
 				const over = document.documentElement.scrollWidth - window.innerWidth;
-				if (over <= 0) return '';
+				// Half a pixel may be rounded up.
+				if (over <= 1) return '';
 				const wide = [...document.querySelectorAll('main *, header *')].filter(
 					(element) =>
 						element.getBoundingClientRect().right > window.innerWidth + 1 &&

@@ -112,9 +112,9 @@
 		border-bottom-color: var(--ink-soft);
 	}
 	.step {
-		display: grid;
-		grid-template-columns: 5.5rem minmax(0, 1fr);
-		gap: 0.75rem;
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.2rem 0.75rem;
 		padding: 0.7rem 0.5rem;
 		min-height: 44px;
 		border-left: 4px solid transparent;
@@ -126,7 +126,11 @@
 		border-left-color: var(--color-primary);
 		background: var(--color-base-200);
 	}
+	.step > :last-child {
+		flex: 1 1 11rem;
+	}
 	.verb {
+		flex: 0 0 5.5rem;
 		display: inline-flex;
 		gap: 0.4rem;
 		align-items: baseline;
