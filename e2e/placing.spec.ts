@@ -33,7 +33,7 @@ test('Place: four schools side by side; one group’s place, then a whole plan i
 	});
 	await expect(scratch).toContainText('metres walked a week');
 	const panel = page.getByRole('complementary', { name: 'Group by group' });
-	await expect(panel).toContainText(/\d+ of 57 groups are not everywhere in the same place/);
+	await expect(panel).toContainText(/\d+ of 57 groups end up in different places/);
 	await panel.getByRole('listitem').first().getByRole('button').click();
 	const put = page.getByRole('button', { name: 'Put it there in my plan' });
 	const unlike = panel.getByRole('listitem').filter({ has: put }).first();

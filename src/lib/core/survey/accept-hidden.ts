@@ -1,6 +1,6 @@
 import { blankNook, CabinetId, NookId, RunId, type Edit, type Home } from '../model';
 import { partOf } from './parts';
-import { bedRunName } from './hidden-finders';
+import { bedRunName } from './hidden-floor';
 import type { HiddenPlace } from './hidden-place';
 import { addShelf } from './shape-edits';
 

@@ -1,5 +1,6 @@
 import { memoOn, type HiddenKind, type Home, type Nook } from '../model';
-import { FINDERS, heldByNook, type HiddenHome, type Scene } from './hidden-finders';
+import { FINDERS } from './hidden-finders';
+import { heldByNook, type HiddenHome, type Scene } from './hidden-scene';
 import { rowOf, type HiddenPlace } from './hidden-place';
 import { nooksInOrder } from './place';
 

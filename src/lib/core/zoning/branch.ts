@@ -87,6 +87,91 @@ interface Node {
 	readonly bound: number;
 }
 
+/** What is still open at a node; changed in place while the node is worked on. */
+interface Cells {
+	readonly G: number;
+	readonly N: number;
+	/** G × N, G, G: as in `Node`. */
+	readonly open: Uint8Array;
+	readonly spillOpen: Uint8Array;
+	readonly fixed: Int32Array;
+}
+const isOpenAt = ({ N, open, spillOpen }: Cells, g: number, m: number): boolean =>
+	!!(m < N ? open[g * N + m] : spillOpen[g]);
+
+/**
+ * Closes every cell whose forced bound (`ways`, G × (N + 1)) reaches `limit`, and fixes the parts with one cell left.
+ * Gives how many were fixed; −1 when a part has none left.
+ */
+function closeAndFix(cells: Cells, ways: Float64Array, limit: number): number {
+	const { G, N, open, spillOpen, fixed } = cells;
+	const M = N + 1;
+	let news = 0;
+	for (let g = 0; g < G; g++) {
+		if (fixed[g]! >= 0) continue;
+		let left = 0;
+		let last = -1;
+		for (let m = 0; m < M; m++) {
+			if (!isOpenAt(cells, g, m)) continue;
+			if (ways[g * M + m]! >= limit) {
+				if (m < N) open[g * N + m] = 0;
+				else spillOpen[g] = 0;
+				continue;
+			}
+			left++;
+			last = m;
+		}
+		if (!left) return -1;
+		if (left === 1) {
+			fixed[g] = last;
+			news++;
+		}
+	}
+	return news;
+}
+
+/** Picks the free part with the fewest open cells; ties go to the one whose best two ways lie furthest apart. */
+function partToTry(cells: Cells, ways: Float64Array): number {
+	const M = cells.N + 1;
+	let pick = -1;
+	let fewest = Infinity;
+	let widest = -1;
+	for (let g = 0; g < cells.G; g++) {
+		if (cells.fixed[g]! >= 0) continue;
+		let count = 0;
+		let one = Infinity;
+		let two = Infinity;
+		for (let m = 0; m < M; m++) {
+			if (!isOpenAt(cells, g, m)) continue;
+			count++;
+			const way = ways[g * M + m]!;
+			if (way < one) [two, one] = [one, way];
+			else if (way < two) two = way;
+		}
+		if (count < fewest || (count === fewest && two - one > widest))
+			[pick, fewest, widest] = [g, count, two - one];
+	}
+	return pick;
+}
+
+/** The children of a node: its part to try in each of its open cells, the most promising first, ties by cell. */
+function childrenOf(cells: Cells, ways: Float64Array, price: Float64Array, bound: number): Node[] {
+	const { N, open, spillOpen, fixed } = cells;
+	const M = N + 1;
+	const pick = partToTry(cells, ways);
+	return Array.from({ length: M }, (_, m) => m)
+		.filter((m) => isOpenAt(cells, pick, m))
+		.sort((a, b) => ways[pick * M + a]! - ways[pick * M + b]! || a - b)
+		.map((m) => {
+			const childFixed = fixed.slice();
+			childFixed[pick] = m;
+			const childOpen = open.slice();
+			for (let n = 0; n < N; n++) if (n !== m) childOpen[pick * N + n] = 0;
+			const least = Math.max(bound, ways[pick * M + m]!);
+			return { open: childOpen, spillOpen, fixed: childFixed, price, bound: least };
+		});
+}
+
 /**
  * Branch and bound over Lagrangian bounds. It dives to the most promising child, and goes on from a dead end with the
  * waiting node of the least bound, so that no poor subtree holds it up. At each node the prices climb a little from the parent's, every
@@ -206,29 +291,8 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 				mend(relaxation.takenAt, fixed, open);
 			if (bound >= enough()) return [];
 			ways = relaxation.forced(cost, rooms, fixed);
-			const limit = enough();
-			let news = 0;
-			for (let g = 0; g < G; g++) {
-				if (fixed[g]! >= 0) continue;
-				let left = 0;
-				let last = -1;
-				for (let m = 0; m < M; m++) {
-					const isOpen = m < N ? open[g * N + m]! : spillOpen[g]!;
-					if (!isOpen) continue;
-					if (ways[g * M + m]! >= limit) {
-						if (m < N) open[g * N + m] = 0;
-						else spillOpen[g] = 0;
-						continue;
-					}
-					left++;
-					last = m;
-				}
-				if (!left) return [];
-				if (left === 1) {
-					fixed[g] = last;
-					news++;
-				}
-			}
+			const news = closeAndFix({ G, N, open, spillOpen, fixed }, ways, enough());
+			if (news < 0) return [];
 			if (isRoot)
 				[rootCells, rootBound] = [
 					{ open: open.slice(), spillOpen: spillOpen.slice(), ways: ways.slice() },
@@ -261,36 +325,8 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 				bound: Math.min(rootBound, bestObjective),
 				assignment: best
 			});
-		let pick = -1;
-		let fewest = Infinity;
-		let widest = -1;
-		for (let g = 0; g < G; g++) {
-			if (fixed[g]! >= 0) continue;
-			let count = 0;
-			let one = Infinity;
-			let two = Infinity;
-			for (let m = 0; m < M; m++) {
-				if (!(m < N ? open[g * N + m] : spillOpen[g])) continue;
-				count++;
-				const way = ways![g * M + m]!;
-				if (way < one) [two, one] = [one, way];
-				else if (way < two) two = way;
-			}
-			if (count < fewest || (count === fewest && two - one > widest))
-				[pick, fewest, widest] = [g, count, two - one];
-		}
 		const price = relaxation.price.slice();
-		return Array.from({ length: M }, (_, m) => m)
-			.filter((m) => (m < N ? open[pick * N + m] : spillOpen[pick]))
-			.sort((a, b) => ways![pick * M + a]! - ways![pick * M + b]! || a - b)
-			.map((m) => {
-				const childFixed = fixed.slice();
-				childFixed[pick] = m;
-				const childOpen = open.slice();
-				for (let n = 0; n < N; n++) if (n !== m) childOpen[pick * N + n] = 0;
-				const least = Math.max(bound, ways![pick * M + m]!);
-				return { open: childOpen, spillOpen, fixed: childFixed, price, bound: least };
-			});
+		return childrenOf({ G, N, open, spillOpen, fixed }, ways!, price, bound);
 	}
 
 	/** Takes the waiting node of the least bound; ties by age. */

@@ -30,7 +30,11 @@
 	{:else}
 		<p class="mb-3">No concerns: keep it.</p>
 	{/each}
-	<div class="grid grid-cols-[repeat(auto-fit,minmax(min(8.5rem,100%),1fr))] gap-2" role="group" aria-label="Decide, by button or by letter">
+	<div
+		class="grid grid-cols-[repeat(auto-fit,minmax(min(8.5rem,100%),1fr))] gap-2"
+		role="group"
+		aria-label="Decide, by button or by letter"
+	>
 		{#each Object.entries(VERDICT_KEYS) as [key, verdict] (verdict)}
 			<button
 				class="btn justify-start"

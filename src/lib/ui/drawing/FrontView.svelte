@@ -149,7 +149,7 @@
 
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
 <div
-	class="front"
+	class="front zooms"
 	class:compact={!!compactPx}
 	{@attach compactPx ? undefined : room.attach}
 	role="group"

@@ -88,7 +88,7 @@
 <!-- svelte-ignore a11y_no_static_element_interactions -->
 <div
 	{@attach frameRoom.attach}
-	class="relative w-full"
+	class="zooms relative w-full"
 	onkeydown={(event) => {
 		if (!event.ctrlKey && !event.metaKey && zoom.key(event.key)) event.preventDefault();
 	}}

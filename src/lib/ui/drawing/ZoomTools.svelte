@@ -31,6 +31,16 @@
 		top: 0;
 		z-index: 3;
 	}
+	/* With a mouse or keys they come when one is at the drawing; they would lie over a corner of it else. */
+	@media (hover: hover) and (min-width: 641px) {
+		.join:not(:focus-within) {
+			opacity: 0;
+		}
+		:global(.zooms:hover) > .join,
+		:global(.zooms:focus-within) > .join {
+			opacity: 1;
+		}
+	}
 	@media (max-width: 640px) {
 		.join {
 			position: static;
