@@ -166,7 +166,7 @@ test('Walk: the plan is edited by dragging, with snapping, and by arrow keys', a
 	);
 	// The sink far away, in the larder: the side is too long, and said so.
 	await drag(page, 'Station Sink', { x: 240, y: 20 });
-	await page.getByRole('button', { name: 'Done with this' }).click();
+	await page.getByRole('button', { name: 'Close', exact: true }).click();
 	await expect(panel).toContainText(/From Fridge to Sink is \d+ mm, over 2700 mm/);
 	await page.getByRole('button', { name: 'Undo: move Sink' }).click();
 	await expect(panel).toContainText('All good: short walks');

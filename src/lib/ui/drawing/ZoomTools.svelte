@@ -41,7 +41,7 @@
 			opacity: 1;
 		}
 	}
-	@media (max-width: 640px) {
+	@media (max-width: 640px), (hover: none) {
 		.join {
 			position: static;
 			display: flex;

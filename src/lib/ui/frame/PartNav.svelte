@@ -20,14 +20,19 @@
 	}
 	$effect(() => {
 		// On a phone the part at hand may lie beyond the edge. After the paint: measuring costs a layout.
+		// Only when the part changes: a count that comes in later must not move the tabs under a thumb.
 		void here;
-		void parts;
 		const frame = requestAnimationFrame(() => {
 			const current = nav?.querySelector<HTMLElement>('[aria-current]');
 			if (nav && current)
 				nav.scrollLeft = current.offsetLeft - (nav.clientWidth - current.offsetWidth) / 2;
 			look();
 		});
+		return () => cancelAnimationFrame(frame);
+	});
+	$effect(() => {
+		void parts;
+		const frame = requestAnimationFrame(look);
 		return () => cancelAnimationFrame(frame);
 	});
 </script>

@@ -75,7 +75,6 @@
 
 {#snippet panel()}
 	{#if item}
-		<button class="btn mb-3" onclick={() => drag.choose(null)}>Done with this</button>
 		{#key item}<PlanItemPanel {item} {drag} />{/key}
 	{:else}
 		<p class="soft mb-4">
