@@ -20,6 +20,8 @@ const browser = await chromium.launch({
 });
 try {
 	const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, timezoneId: 'UTC' });
+	// Nothing is caught in the midst of a change.
+	await page.emulateMedia({ reducedMotion: 'reduce' });
 	await page.clock.setFixedTime(new Date('2026-03-02T09:00:00Z'));
 	mkdirSync('docs/screenshots', { recursive: true });
 	const shot = async (name) => {
@@ -90,7 +92,7 @@ try {
 	await shot('place');
 	await part(/^Side by side/);
 	await page.getByRole('button', { name: 'Plan by four schools' }).click();
-	await page.getByRole('region', { name: 'Every inch used' }).waitFor({ timeout: 60_000 });
+	await page.getByRole('region', { name: 'Use every inch' }).waitFor({ timeout: 60_000 });
 	await page.getByRole('button', { name: 'Plan by four schools' }).waitFor();
 	await shot('place-schools');
 	await part(/^Moves/);
@@ -107,7 +109,7 @@ try {
 	await page.getByText(/places fitted/).waitFor({ timeout: 60_000 });
 	await page.getByText(/places fitted/).waitFor({ state: 'detached', timeout: 20_000 });
 	await page.getByRole('combobox', { name: 'Place' }).selectOption('worktop-kettle');
-	await page.getByRole('button', { name: 'Fit this place' }).click();
+	await page.getByRole('button', { name: 'Fit this place again' }).click();
 	await page.getByRole('group', { name: 'Arrangements' }).waitFor();
 	await shot('fit');
 	for (const name of ['Mark', 'Turn', 'Keep']) {

@@ -75,7 +75,6 @@
 		onscroll={look}
 	>
 		{#each runs as run (run.id)}
-			<!-- svelte-ignore a11y_no_static_element_interactions, a11y_click_events_have_key_events -->
 			<div data-wall={run.id} onclickcapture={(event) => tap(event, run)}>
 				<FrontView {home} {run} {selected} {onselect} {flagged} compactPx={128} />
 			</div>

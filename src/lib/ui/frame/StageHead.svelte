@@ -33,13 +33,17 @@
 	.actions :global(label) {
 		min-width: 0;
 		max-width: 100%;
-		flex-wrap: wrap;
 	}
 	.actions :global(select) {
 		width: auto;
 		flex: 1 1 6rem;
 		min-width: 0;
 		max-width: 100%;
+	}
+	@media (max-width: 640px) {
+		.actions :global(label) {
+			flex-wrap: wrap;
+		}
 	}
 	/* The content comes first: the bar below says the stage, so its name is enough. */
 	@media (max-width: 640px) {
