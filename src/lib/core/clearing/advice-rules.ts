@@ -10,7 +10,7 @@ import {
 	type Thing,
 	type Verdict
 } from '../model';
-import { allergensOf } from '../grouping';
+import { mayHold } from '../grouping';
 import { effectiveDate, lifeOf } from '../rotation';
 import { matchHome } from './match-sets';
 
@@ -243,21 +243,13 @@ const apart: Rule = ({ home, lot, thing }) => {
 /** Food that somebody here must not eat: in a box of its own, above the others. */
 const allergen: Rule = ({ home, lot, thing }) => {
 	if (!lot.nookId || lot.count < 1) return null;
-	const { contains } = allergensOf(thing);
 	const found = Object.values(home.people).flatMap(({ name, allergies }) =>
-		allergies
-			.map((word) => word.trim().toLowerCase())
-			.filter((word) => contains.includes(word))
-			.map((word) => ({ name, word }))
+		allergies.filter((word) => mayHold(thing, word)).map((word) => ({ name, word: word.trim() }))
 	)[0];
 	if (!found) return null;
 	const mixed = lotsIn(home, lot.nookId).some((other) => {
 		const mate = home.things[other.thingId];
-		return (
-			mate &&
-			categoryOf(mate.category).area === 'food' &&
-			!allergensOf(mate).contains.includes(found.word)
-		);
+		return mate && categoryOf(mate.category).area === 'food' && !mayHold(mate, found.word);
 	});
 	return mixed
 		? advise('move', 2, 'allergen-apart', { person: found.name, allergen: found.word })

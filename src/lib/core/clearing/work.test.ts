@@ -260,6 +260,27 @@ describe('rules of advice', () => {
 		});
 		expect(advice).toMatchObject({ code: 'allergen-apart', facts: { person: 'Oda' } });
 	});
+	it.each([
+		['kiwi jam', 'kiwi', 'allergen-apart'],
+		['walnuts', 'nuts', 'allergen-apart'],
+		['butternut squash', 'nut', undefined],
+		['sesame-free crispbread', 'sesame', undefined],
+		['rice', 'sesame', undefined]
+	])('%s beside other food, where somebody avoids %s: %s', (line, avoided, code) => {
+		const advice = first(line, (home) => {
+			home.people['p'] = {
+				id: 'p',
+				name: 'Oda',
+				statureMm: 1600,
+				ageBand: 'adult',
+				visits: false,
+				limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false },
+				diets: [],
+				allergies: [avoided]
+			} as never;
+		});
+		expect(advice?.code === 'allergen-apart' ? advice.code : undefined).toBe(code);
+	});
 	it('finds the orphan among boxes and lids by their size', () => {
 		const advice = first('2 keeper', (home) => {
 			const thing = Object.values(home.things)[0]!;

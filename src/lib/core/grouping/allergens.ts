@@ -56,6 +56,24 @@ function readAllergens({ name, category, allergens }: NamedFood): Allergens {
 	return { contains, freeFrom };
 }
 
+/**
+ * Whether a food may hold what somebody must avoid: by its allergens, or by the words of its name as whole words, so
+ * that "nut" is not in "butternut". What is said to be free of it does not.
+ * @example mayHold(kiwiJam, 'kiwi') // true, though no table knows kiwi
+ */
+export function mayHold(thing: NamedFood, avoided: string): boolean {
+	const wanted = wordStems(clean(avoided));
+	if (!wanted.length || !thing.category.startsWith('food.')) return false;
+	const { contains, freeFrom } = allergensOf(thing);
+	const isIn = (text: string) => {
+		const stems = wordStems(text);
+		return wanted.every((word) => stems.includes(word));
+	};
+	if (freeFrom.some(isIn)) return false;
+	// What was said by hand goes before what the name sounds like.
+	return contains.some(isIn) || (!thing.allergens && isIn(thing.name));
+}
+
 /** Lists the allergens that somebody of the household must avoid, in lower case, sorted, each once. */
 export function householdAllergens(home: Pick<Home, 'people'>): string[] {
 	const all = Object.values(home.people).flatMap((person) => person.allergies.map(clean));

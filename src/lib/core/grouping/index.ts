@@ -12,7 +12,7 @@ export {
 	type GroupFigures,
 	type SummedFigure
 } from './aggregate';
-export { allergensOf, householdAllergens, type Allergens } from './allergens';
+export { allergensOf, householdAllergens, mayHold, type Allergens } from './allergens';
 export { groupChanges, looseChanges, takeChanges, type GroupChange } from './changes';
 export { addGroup, tagCode } from './records';
 export {

@@ -4,6 +4,7 @@
 	import type { Home, Run } from '$lib/core/model';
 	import { wallsInUse } from '$lib/core/survey';
 	import { afterPaint } from '$lib/state/later.svelte';
+	import FoldEdge from '$lib/ui/frame/FoldEdge.svelte';
 	import FrontView from './FrontView.svelte';
 
 	interface Props {
@@ -24,17 +25,10 @@
 		selected ? home.cabinets[home.nooks[selected]?.cabinetId ?? '']?.runId : undefined
 	);
 	let strip = $state<HTMLElement>();
-	/** Whether walls go on beyond an edge. */
-	let more = $state({ left: false, right: false });
 	/** The wall that is shown large, for a thumb. */
 	let large = $state.raw<Run | null>(null);
 	let dialog = $state<HTMLDialogElement>();
 
-	function look() {
-		if (!strip) return;
-		const { scrollLeft, scrollWidth, clientWidth } = strip;
-		more = { left: scrollLeft > 4, right: scrollLeft + clientWidth < scrollWidth - 4 };
-	}
 	$effect(() => {
 		void runs;
 		const run = selectedRun;
@@ -47,7 +41,6 @@
 					offsetLeft + offsetWidth > strip.scrollLeft + strip.clientWidth;
 				if (isOff) strip.scrollLeft = offsetLeft - 16;
 			}
-			look();
 		});
 		return () => cancelAnimationFrame(frame);
 	});
@@ -62,9 +55,8 @@
 	}
 </script>
 
-<svelte:window onresize={look} />
 <!-- All walls small and side by side: choose a place where it stands. -->
-<div class="edge" class:more-left={more.left} class:more-right={more.right}>
+<FoldEdge scroller={strip} watch={runs}>
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<div
 		class="strip"
@@ -72,7 +64,6 @@
 		aria-label="All walls: choose a place"
 		tabindex="0"
 		bind:this={strip}
-		onscroll={look}
 	>
 		{#each runs as run (run.id)}
 			<div data-wall={run.id} onclickcapture={(event) => tap(event, run)}>
@@ -80,7 +71,7 @@
 			</div>
 		{/each}
 	</div>
-</div>
+</FoldEdge>
 {#if large}
 	<dialog
 		class="modal modal-bottom"
@@ -109,9 +100,6 @@
 {/if}
 
 <style>
-	.edge {
-		position: relative;
-	}
 	.strip {
 		position: relative;
 		display: flex;
@@ -120,28 +108,5 @@
 		overflow-x: auto;
 		padding-bottom: 0.5rem;
 		scrollbar-width: thin;
-	}
-	/* The paper folds where walls go on. */
-	.more-left::before,
-	.more-right::after {
-		content: '‹';
-		position: absolute;
-		z-index: 1;
-		inset-block: 0 0.5rem;
-		left: 0;
-		width: 1.4rem;
-		display: grid;
-		place-items: center;
-		font-size: 1.4rem;
-		background: var(--color-base-100);
-		border-right: 1px dashed var(--color-base-content);
-		pointer-events: none;
-	}
-	.more-right::after {
-		content: '›';
-		left: auto;
-		right: 0;
-		border-right: 0;
-		border-left: 1px dashed var(--color-base-content);
 	}
 </style>
