@@ -47,18 +47,6 @@ export class Later<Input, Output> {
 		}
 		return this.#known ? this.#known.is : null;
 	}
-	/** Whether the figure is of what stands now. */
-	get isFresh(): boolean {
-		return this.#known?.of === this.of();
-	}
-
-	/** Computes it at once where it is late: for an act that hangs on it. */
-	get now(): Output {
-		const input = this.of();
-		if (this.#known?.of !== input) this.#settle(input);
-		return this.#known!.is;
-	}
-
 	/** Nothing is computed any more. */
 	leave(): void {
 		this.#callOff?.();

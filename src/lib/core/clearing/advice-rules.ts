@@ -114,13 +114,16 @@ const bestBefore: Rule = ({ lot, thing, today }) => {
 		: advise('use-first', 2, 'best-before-past', { on: printed.on, days, extra });
 };
 
+/** A life of so few days, once opened or thawed, is a matter of safety; a longer one is of quality. */
+export const SHORT_LIFE_DAYS = 14;
+
 const effective: Rule = ({ lot, thing, today }) => {
 	const date = effectiveDate(lot, thing);
 	if (!date || date.basis === 'printed') return null;
 	const days = daysBetween(date.on, today);
 	// Well past an opening life that is a matter of days is a matter of safety; else of quality.
 	if (days > 0) {
-		const short = (date.lifeDays ?? 999) <= 14;
+		const short = (date.lifeDays ?? Infinity) <= SHORT_LIFE_DAYS;
 		return advise(short ? 'discard' : 'use-first', short ? 3 : 2, 'opened-too-long', {
 			basis: date.basis,
 			on: date.on,

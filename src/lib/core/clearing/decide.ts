@@ -11,12 +11,13 @@ import {
 	type Home,
 	type HomePart,
 	type Lot,
+	type Thing,
 	type NookId,
 	type Verdict
 } from '../model';
 import { groupOfLots, partLot, spareOf } from '../grouping';
 import { effectiveDate, type EffectiveDate } from '../rotation';
-import type { Advice } from './advice-rules';
+import { SHORT_LIFE_DAYS, type Advice } from './advice-rules';
 import { dueFor, LEAVING } from './leaving';
 
 export interface Decide {
@@ -171,11 +172,21 @@ export function decisionOrder(
 }
 
 /**
- * Whether a lot that is past its date was looked at since and stays: whoever decided so is not asked again. A use-by date
- * is a matter of safety, and no decision settles it.
+ * Whether a lot that is past its date was looked at since and stays: whoever decided so is not asked again. What is a
+ * matter of safety (a use-by date, a medicine, a short life once opened or thawed) no decision settles.
  */
-function isSettled(home: HomePart<'decisions'>, lot: Lot, date: EffectiveDate): boolean {
-	if (date.basis === 'printed' && lot.dates.printed?.kind === 'use-by') return false;
+function isSettled(
+	home: HomePart<'decisions'>,
+	lot: Lot,
+	thing: Thing,
+	date: EffectiveDate
+): boolean {
+	const isSafety =
+		thing.hazards.includes('medicine') ||
+		(date.basis === 'printed'
+			? lot.dates.printed?.kind === 'use-by'
+			: date.basis !== 'frozen' && (date.lifeDays ?? Infinity) <= SHORT_LIFE_DAYS);
+	if (isSafety) return false;
 	return decisionsOn(home, lot.id).some(({ at }) => dayOf(at) > date.on);
 }
 
@@ -187,7 +198,7 @@ export const pastByPlace = memoOn(
 		for (const lot of stock(home)) {
 			const thing = home.things[lot.thingId];
 			const date = lot.nookId && thing ? effectiveDate(lot, thing) : null;
-			if (lot.nookId && date && date.on < today && !isSettled(home, lot, date))
+			if (lot.nookId && thing && date && date.on < today && !isSettled(home, lot, thing, date))
 				counts.set(lot.nookId, (counts.get(lot.nookId) ?? 0) + 1);
 		}
 		return counts;

@@ -33,7 +33,10 @@ it('what was looked at after its date and stays is not asked about again', () =>
 });
 it('a decision of before its date settles nothing', () =>
 	expect(past(decided('honey bb 01/01/26', 'keep', '2025-12-01T09:00:00.000Z'))).toBe(1));
-it('no decision settles a use-by date that has passed', () => {
-	const home = decided('milk ub 01/02/26', 'use-first');
-	expect([past(home), nagged(home)]).toEqual([1, true]);
-});
+it.each(['milk ub 01/02/26', 'milk opened 01/02/26', 'paracetamol bb 01/01/26'])(
+	'no decision settles what is a matter of safety: %s',
+	(line) => {
+		const home = decided(line, 'use-first');
+		expect([past(home), nagged(home)]).toEqual([1, true]);
+	}
+);

@@ -224,6 +224,18 @@ describe('a decision', () => {
 });
 
 describe('rules of advice', () => {
+	const avoiding = (home: Home, word: string) => {
+		home.people['p'] = {
+			id: 'p',
+			name: 'Oda',
+			statureMm: 1600,
+			ageBand: 'adult',
+			visits: false,
+			limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false },
+			diets: [],
+			allergies: [word]
+		} as never;
+	};
 	const first = (line: string, edit: (home: Home) => void = () => undefined) => {
 		const home = apply(withLines(kitchen, [line, 'penne'], shelf.id), (draft) =>
 			edit(draft as Home)
@@ -247,16 +259,7 @@ describe('rules of advice', () => {
 		const advice = first('sesame paste', (home) => {
 			const thing = Object.values(home.things)[0]!;
 			thing.hazards.push('allergen');
-			home.people['p'] = {
-				id: 'p',
-				name: 'Oda',
-				statureMm: 1600,
-				ageBand: 'adult',
-				visits: false,
-				limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false },
-				diets: [],
-				allergies: ['sesame']
-			} as never;
+			avoiding(home, 'sesame');
 		});
 		expect(advice).toMatchObject({ code: 'allergen-apart', facts: { person: 'Oda' } });
 	});
@@ -268,16 +271,7 @@ describe('rules of advice', () => {
 		['rice', 'sesame', undefined]
 	])('%s beside other food, where somebody avoids %s: %s', (line, avoided, code) => {
 		const advice = first(line, (home) => {
-			home.people['p'] = {
-				id: 'p',
-				name: 'Oda',
-				statureMm: 1600,
-				ageBand: 'adult',
-				visits: false,
-				limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false },
-				diets: [],
-				allergies: [avoided]
-			} as never;
+			avoiding(home, avoided);
 		});
 		expect(advice?.code === 'allergen-apart' ? advice.code : undefined).toBe(code);
 	});

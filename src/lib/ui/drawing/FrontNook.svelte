@@ -76,7 +76,7 @@
 	onclick={onselect}
 	onkeydown={onkey}
 >
-	<title>{nook.name}</title>
+	<title>{price?.why ?? nook.name}</title>
 	<rect
 		x={box.x}
 		y={box.y}
@@ -87,7 +87,6 @@
 		style:fill={nook.kind === 'door' ? 'var(--color-base-200)' : undefined}
 	/>
 	{#if price}
-		{#if price.why}<title>{price.why}</title>{/if}
 		<rect
 			x={box.x + 3}
 			y={box.y + 3}
