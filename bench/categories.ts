@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { categoryFromName } from '../src/lib/core/model';
+import { kindOf } from '../src/lib/core/kinds';
+import { categoryOf } from '../src/lib/core/model';
 
 export interface NamedCase {
 	readonly name: string;
@@ -15,6 +16,11 @@ export const namedCases = (): NamedCase[] =>
 		>
 	).flatMap(([wanted, names]) => names.map((name) => ({ name, wanted })));
 
+const nameOfKind = (name: string): string => {
+	const { category } = kindOf(name);
+	return category ? categoryOf(category).name : 'none';
+};
+
 /** Measures how many names fall into their category at the first try. */
 export function benchCategories(): {
 	bench: string;
@@ -24,7 +30,7 @@ export function benchCategories(): {
 } {
 	const cases = namedCases();
 	const misses = cases
-		.map(({ name, wanted }) => ({ name, wanted, found: categoryFromName(name)?.name ?? 'none' }))
+		.map(({ name, wanted }) => ({ name, wanted, found: nameOfKind(name) }))
 		.filter(({ wanted, found }) => wanted !== found);
 	return {
 		bench: 'category of a typed name',

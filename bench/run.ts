@@ -1,6 +1,8 @@
 // npm run bench                     the product's own figures, one JSON line each
 // npm run bench -- survey           typed lines and walking distances
 // npm run bench -- categories       how many typed names fall into their category
+// npm run bench -- names FILE       names, one a line: what kind each is taken for
+// npm run bench -- lines FILE [--today ISO] [--order dmy|mdy|ymd]   typed lines: what each is read as
 // npm run bench -- homes            generated homes against the by-hand rule
 // npm run bench -- proofs           plans of the demo home and of flats, proven
 // npm run bench -- browser          first-screen script, and a large home in the browser (needs a build)
@@ -8,11 +10,14 @@
 // npm run bench -- store [COUNT]    stories of three tabs on one database
 // npm run bench -- kills [COUNT]    pages killed in the middle of their work (needs a build)
 // npm run bench -- assignment FILE… [--budget MS]   problem files, one JSON line a file
+import { z } from 'zod';
 import { benchAssignment, SideThread } from './assignment';
 import { benchBrowser } from './browser';
 import { benchCategories } from './categories';
 import { benchFuzz } from './fuzz';
 import { benchHome } from './home';
+import { benchLines } from './lines';
+import { benchNames } from './names';
 import { benchKills } from './kills';
 import { benchStore } from './store';
 import { benchHomes } from './homes';
@@ -20,8 +25,13 @@ import { benchProofs } from './proofs';
 import { benchSurvey } from './survey';
 
 const args = process.argv.slice(2);
-const budgetAt = args.indexOf('--budget');
-const budgetMs = budgetAt >= 0 ? Number(args.splice(budgetAt, 2)[1]) : 2000;
+const option = (name: string): string | undefined => {
+	const at = args.indexOf(`--${name}`);
+	return at < 0 ? undefined : args.splice(at, 2)[1];
+};
+const budgetMs = Number(option('budget') ?? 2000);
+const today = option('today') ?? new Date().toISOString().slice(0, 10);
+const order = z.enum(['dmy', 'mdy', 'ymd']).parse(option('order') ?? 'dmy');
 const print = (line: object) => console.log(JSON.stringify(line));
 const [kind, ...files] = args;
 
@@ -29,7 +39,9 @@ if (kind === 'assignment') {
 	const side = await SideThread.start();
 	for (const file of files) print(await benchAssignment(file, budgetMs, side));
 	await side.end();
-} else if (kind === 'browser') for (const line of await benchBrowser()) print(line);
+} else if (kind === 'names') for (const file of files) for (const line of benchNames(file)) print(line);
+else if (kind === 'lines') for (const file of files) for (const line of benchLines(file, today, order)) print(line);
+else if (kind === 'browser') for (const line of await benchBrowser()) print(line);
 else if (kind === 'kills') print(await benchKills(Number(files[0] ?? 1000)));
 else if (kind === 'store') print(benchStore(Number(files[0] ?? 5000)));
 else if (kind === 'fuzz') print(await benchFuzz(Number(files[0] ?? 1500)));
@@ -43,7 +55,7 @@ else if (kind === undefined) {
 	for (const line of await benchBrowser()) print(line);
 } else {
 	console.error(
-		`No bench called “${kind}”. Use: assignment FILE…, survey, categories, homes, proofs, browser, fuzz, store, kills, or nothing.`
+		`No bench called “${kind}”. Use: assignment FILE…, survey, categories, names FILE, lines FILE, homes, proofs, browser, fuzz, store, kills, or nothing.`
 	);
 	process.exit(2);
 }

@@ -75,7 +75,7 @@ test('no space for a new home or a file is said in words', async ({ page }, info
 	const path = info.outputPath('a.keepnook.json');
 	await writeFile(
 		path,
-		JSON.stringify({ format: 'keepnook-home', version: 5, home: { ...home, id: 'copy' } })
+		JSON.stringify({ format: 'keepnook-home', version: 6, home: { ...home, id: 'copy' } })
 	);
 	await page.goto('/');
 	await fillDisk(page, true);
@@ -136,7 +136,7 @@ test('two pages with 500 changes each come to the same home, with 1,000 notes of
 	const path = info.outputPath('stock.keepnook.json');
 	await writeFile(
 		path,
-		JSON.stringify({ format: 'keepnook-home', version: 5, home: { ...home, id: 'stock' } })
+		JSON.stringify({ format: 'keepnook-home', version: 6, home: { ...home, id: 'stock' } })
 	);
 	await page.goto('/');
 	await importFile(page, path);

@@ -152,6 +152,7 @@ function lotOf(
 			openedOn,
 			frozenOn,
 			thawedOn: null,
+			madeOn: date('made'),
 			lastUsedOn: date('last')
 		},
 		states: states as LotState[],

@@ -129,6 +129,7 @@ export const HAZARD_NAMES: Readonly<Record<Hazard, string>> = {
 	alcohol: 'alcohol',
 	choking: 'small enough to choke on',
 	'pet-toxic': 'poison to a pet',
+	unknown: 'not known what it is',
 	allergen: 'allergen',
 	flammable: 'flammable',
 	'raw-meat': 'raw meat or fish'
@@ -149,6 +150,7 @@ const FAMILY_WORDS: Readonly<Record<Family, string>> = {
 	frozen: 'frozen food',
 	chilled: 'chilled food',
 	'raw-meat': 'raw meat and fish',
+	unknown: 'things of unknown kind',
 	'pet-food': 'pet food',
 	medicine: 'medicines',
 	bleach: 'bleach',

@@ -156,7 +156,7 @@ describe('two tabs', () => {
 	it('take 100 things down each: 200 are noted, and the stock falls by 200', async () => {
 		const [one, two] = [await open(), await open()];
 		one.run('buy', 'takeIn', {
-			line: parseIntake('500 rice', 'dmy').line,
+			line: parseIntake('500 rice', { order: 'dmy', today: '2026-03-02' }).line,
 			nookId: null,
 			thingId: 'rice',
 			lotId: 'rice-1',
@@ -215,7 +215,7 @@ describe('two tabs', () => {
 		const nook = Object.values(one.home.nooks)[0]!;
 		one.run('remove', 'removeNook', nook.id);
 		two.run('put', 'takeIn', {
-			line: parseIntake('1 rice', 'dmy').line,
+			line: parseIntake('1 rice', { order: 'dmy', today: '2026-03-02' }).line,
 			nookId: nook.id,
 			thingId: 'rice',
 			lotId: 'rice-1',

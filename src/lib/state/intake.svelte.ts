@@ -1,14 +1,20 @@
 import {
 	findPlace,
 	formatIntake,
+	kindFor,
 	looksLikeCode,
 	parseCode,
 	parseIntake,
 	type CodeFacts,
-	type IntakeIssue
+	type DateKind,
+	type IntakeContext,
+	type IntakeIssue,
+	type IntakeLine,
+	type IntakeResult
 } from '../core/clearing';
 import type { CodeScanner, ProductDirectory } from '../core/devices';
-import { parseQuantity, type NookId } from '../core/model';
+import type { Kind } from '../core/kinds';
+import { categoryOf, parseQuantity, type LotState, type NookId } from '../core/model';
 import { codeIssueText, intakeIssueText } from '../messages/clearing';
 import { deviceIssueText } from '../messages/devices';
 import type { HomeStore } from './home-store.svelte';
@@ -28,6 +34,58 @@ export interface LeftLine {
 	readonly wrong: string;
 }
 
+/** What a person changed by hand of what was read, before it is booked. */
+interface Fixes {
+	/** Category by hand. */
+	readonly category?: string;
+	/** Kinds of dates by hand, by their place among those that were read; null: no date at all. */
+	readonly dates?: Readonly<Record<number, DateKind | null>>;
+	/** States that are not so. */
+	readonly notStates?: readonly LotState[];
+}
+/** What was read of the line, with what was changed by hand. */
+export interface Understood extends IntakeResult {
+	/** Whether its kind was said by hand. */
+	readonly kindByHand: boolean;
+}
+/** What was booked last, to be looked at and put right. */
+export interface Booked {
+	readonly lotId: string;
+	readonly thingId: string;
+	readonly name: string;
+}
+
+const DATE_FIELDS = {
+	opened: 'openedOn',
+	frozen: 'frozenOn',
+	thawed: 'thawedOn',
+	made: 'madeOn',
+	'last-used': 'lastUsedOn'
+} as const;
+
+/** A line with its dates put where their kinds say. */
+function withDates(
+	line: IntakeLine,
+	dates: IntakeResult['dates'],
+	kinds: NonNullable<Fixes['dates']>
+): IntakeLine {
+	const changed: { -readonly [Key in keyof IntakeLine]: IntakeLine[Key] } = {
+		...line,
+		printed: null,
+		openedOn: null,
+		frozenOn: null,
+		thawedOn: null,
+		madeOn: null,
+		lastUsedOn: null
+	};
+	for (const [i, { on, kind: read }] of dates.entries()) {
+		const kind = kinds[i] === undefined ? read : kinds[i];
+		if (kind === 'use-by' || kind === 'best-before') changed.printed ??= { on, kind };
+		else if (kind) changed[DATE_FIELDS[kind]] ??= on;
+	}
+	return changed;
+}
+
 /**
  * The entry line: what stands in it, what is understood of it, and what was wrong. A line is booked whole or not at
  * all, and one that is refused stays; a code is looked up and becomes a line to be confirmed.
@@ -39,6 +97,8 @@ export class Intake {
 	/** Why the last try was refused. */
 	wrong = $state.raw<readonly string[]>([]);
 	left = $state.raw<readonly LeftLine[]>([]);
+	last = $state.raw<Booked | null>(null);
+	#fixes = $state.raw<Fixes>({});
 	busy = $state(false);
 	/** Number of the pack at hand, remembered with the thing when its line is booked. */
 	#code: string | null = null;
@@ -55,23 +115,66 @@ export class Intake {
 	}
 	set text(value: string) {
 		this.#text = value;
-		// A line that was wiped was another pack's.
-		if (!value.trim()) this.#code = null;
+		// A line that was wiped was another pack's, and what was put right of it too.
+		if (!value.trim()) [this.#code, this.#fixes] = [null, {}];
 	}
 	get isCode(): boolean {
 		return looksLikeCode(this.text);
 	}
-	get parsed() {
-		return this.text.trim() && !this.isCode
-			? parseIntake(this.text, this.#deps.store().home.dateOrder)
-			: null;
+	get parsed(): Understood | null {
+		return this.text.trim() && !this.isCode ? this.#read(this.text, this.#fixes) : null;
+	}
+	/** Says of what kind the thing on the line is. */
+	setKind(category: string): void {
+		this.#fixes = { ...this.#fixes, category };
+	}
+	/** Says what a date on the line is of; null: it is none. */
+	setDateKind(index: number, kind: DateKind | null): void {
+		this.#fixes = { ...this.#fixes, dates: { ...this.#fixes.dates, [index]: kind } };
+	}
+	/** Takes a state away that the thing is not in. */
+	dropState(state: LotState): void {
+		this.#fixes = { ...this.#fixes, notStates: [...(this.#fixes.notStates ?? []), state] };
+	}
+
+	#read(text: string, fixes: Fixes): Understood {
+		const { home } = this.#deps.store();
+		const context: IntakeContext = {
+			order: home.dateOrder,
+			today: this.#deps.today(),
+			readings: home.readings
+		};
+		const read = parseIntake(text, context);
+		const dated = fixes.dates ? withDates(read.line, read.dates, fixes.dates) : read.line;
+		const states = dated.states.filter((state) => !fixes.notStates?.includes(state));
+		const kind: Kind = fixes.category ? this.#kindByHand(read, fixes.category) : read.kind;
+		return {
+			...read,
+			line: { ...dated, states, category: fixes.category ?? read.line.category },
+			kind,
+			kindByHand: fixes.category !== undefined
+		};
+	}
+	#kindByHand({ line, kind }: IntakeResult, code: string): Kind {
+		const row = categoryOf(code);
+		const known = kindFor(line.name, line.countWord);
+		return known.category === code
+			? { ...known, sure: true, choices: [] }
+			: {
+					...kind,
+					category: code,
+					sure: true,
+					choices: [],
+					hazards: row.hazards,
+					needs: row.needs
+				};
 	}
 
 	/** Books the line, or looks its code up. */
 	async enter(): Promise<void> {
 		this.wrong = [];
 		if (this.isCode) return this.take(this.text);
-		const issues = this.#book(this.text, this.#code);
+		const issues = this.#book(this.text, this.#code, this.#fixes);
 		if (issues.length) this.wrong = issues.map(intakeIssueText);
 		else [this.text, this.#code] = ['', null];
 	}
@@ -79,7 +182,7 @@ export class Intake {
 	/** Books many lines; those that are not understood are kept in a list. */
 	paste(lines: readonly string[]): void {
 		const left = lines.flatMap((text): LeftLine[] => {
-			const issues = this.#book(text, null);
+			const issues = this.#book(text, null, {});
 			return issues.length ? [{ text, wrong: issues.map(intakeIssueText).join(' ') }] : [];
 		});
 		this.left = [...this.left, ...left];
@@ -159,6 +262,7 @@ export class Intake {
 			openedOn: null,
 			frozenOn: null,
 			thawedOn: null,
+			madeOn: null,
 			lastUsedOn: null,
 			states: [],
 			owner: '',
@@ -170,23 +274,28 @@ export class Intake {
 		if (name) this.said = `Read: ${name}. Enter books it.`;
 	}
 
-	#book(text: string, code: string | null): readonly IntakeIssue[] {
+	#book(text: string, code: string | null, fixes: Fixes): readonly IntakeIssue[] {
 		const store = this.#deps.store();
-		const { line, issues } = parseIntake(text, store.home.dateOrder);
+		const { line, issues, unread, kindByHand } = this.#read(text, fixes);
 		if (issues.length) return issues;
 		const place = line.place ? findPlace(store.home, line.place) : null;
 		if (place && !place.ok) return [place.issue];
 		const nookId = place ? place.nookId : this.#deps.nookId();
+		const [thingId, lotId] = [this.#deps.newId(), this.#deps.newId()];
 		store.run(`enter ${line.name}`, 'takeIn', {
 			line,
 			nookId,
-			thingId: this.#deps.newId(),
-			lotId: this.#deps.newId(),
+			thingId,
+			lotId,
 			code,
+			told: kindByHand,
 			today: this.#deps.today()
 		});
 		const where = nookId ? ` at ${store.home.nooks[nookId]?.name ?? ''}` : ' on the table';
-		this.said = `${line.count} ${line.name} entered${where}.`;
+		const lot = store.home.lots[lotId];
+		this.last = lot ? { lotId, thingId: lot.thingId, name: line.name } : null;
+		const lost = unread.length ? ` Not understood: ${unread.join(' ')}.` : '';
+		this.said = `${line.count} ${line.name} entered${where}.${lost}`;
 		return [];
 	}
 }

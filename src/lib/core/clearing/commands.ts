@@ -1,4 +1,5 @@
 import { idsFrom, type Edit } from '../model';
+import { changeLot, deleteLot, renameLot, tellKind } from './correct';
 import { decide } from './decide';
 import { changeLeaving, markGone } from './leaving';
 import { applyCut } from './place-cut';
@@ -10,12 +11,16 @@ export const CLEARING_COMMANDS = {
 	applyCut: (out: readonly (readonly [lotId: string, pieces: number])[], stem: string): Edit =>
 		applyCut(new Map(out), idsFrom(stem)),
 	changeLeaving,
+	changeLot,
 	decide,
+	deleteLot,
 	endSession,
 	markGone,
+	renameLot,
 	resumeSession,
 	startSession,
 	stopSession,
 	takeIn,
+	tellKind,
 	tickStray
 } as const;

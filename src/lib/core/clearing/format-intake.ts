@@ -20,13 +20,14 @@ export function formatIntake(line: IntakeLine): string {
 	const kind = line.printed?.kind === 'use-by' ? 'use by' : 'best before';
 	return [
 		String(line.count),
-		line.countWord,
+		line.countWord && `${line.countWord} of`,
 		line.name,
 		line.size && formatQuantity(line.size),
 		line.printed && `${kind} ${line.printed.on}`,
 		line.openedOn && `opened ${line.openedOn}`,
 		line.frozenOn && `frozen ${line.frozenOn}`,
 		line.thawedOn && `thawed ${line.thawedOn}`,
+		line.madeOn && `made ${line.madeOn}`,
 		line.lastUsedOn && `used ${line.lastUsedOn}`,
 		...states.map(({ print }) => print),
 		line.owner && `owner "${line.owner}"`,

@@ -1,5 +1,15 @@
 export { parsePrintedDate, type DateOrder, type DateResult } from './parse-date';
-export { parseIntake, type IntakeIssue, type IntakeLine, type IntakeResult } from './parse-intake';
+export { parseDay, type DayContext } from './parse-day';
+export {
+	kindFor,
+	parseIntake,
+	type IntakeContext,
+	type IntakeIssue,
+	type IntakeLine,
+	type IntakeResult
+} from './parse-intake';
+export { DATE_KINDS, type DateKind, type ReadDate } from './intake-dates';
+export { type ReadField, type Reading } from './intake-rest';
 export { formatIntake } from './format-intake';
 export { findPlace, type PlaceResult } from './find-place';
 export {
@@ -11,6 +21,7 @@ export {
 	type CodeIssue,
 	type CodeResult
 } from './parse-code';
+export { changeLot, deleteLot, renameLot, tellKind, type LotChange } from './correct';
 export { adviseLot, advisedVerdict } from './advice';
 export type { Advice, AdviceCode, AdviceContext } from './advice-rules';
 export { knownThing, takeIn, type TakeIn } from './take-in';

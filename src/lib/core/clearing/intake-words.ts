@@ -1,15 +1,39 @@
 import type { LotState } from '../model';
 
+const COUNTED =
+	'tins?|cans?|jars?|packs?|packets?|pkts?|pks?|bags?|boxes|box|bottles?|btls?|cartons?|tubs?|tubes?|pieces?|pcs?|rolls?|sachets?|bunch(?:es)?|pairs?|sets?|blocks?|bars?|trays?|nets?|pouch(?:es)?|tablets?|tabs?|capsules?|caps|pills?|sticks?|slices?|punnets?|heads?|cubes?|pots?|portions?|cases?|crates?|multipacks?|loaf|loaves|strips?|blisters?|cloves?|bulbs?|bricks?|drums?|bundles?|sheets?|wedges?|cups?|mugs?|servings?|sprigs?|ears?|rashers?|fillets?|tetra(?:pak)?s?|reels?|cylinders?|canisters?|aerosols?|glasses|stacks?|x';
 /** Words for what is counted; `3 tins of ...`. */
-export const COUNT_WORDS =
-	/^(tins?|cans?|jars?|packs?|packets?|bags?|boxes|box|bottles?|cartons?|tubs?|tubes?|pieces?|pcs?|rolls?|sachets?|bunch(?:es)?|pairs?|sets?|blocks?|bars?|trays?|nets?|x)$/i;
+export const COUNT_WORDS = new RegExp(`^(?:${COUNTED})$`, 'i');
+/** Words for what is counted that stand after a name with their number: `ibuprofen 16 tablets`. */
+export const PIECE_WORDS =
+	'tablets?|tabs|capsules?|caps|pills?|sachets?|pouch(?:es)?|tins?|cans?|packs?|packets?|bottles?|jars?|bags?|boxes|rolls?|pieces?|pcs?|cartons?|tubs?|bars?|sticks?|slices?|portions?|blisters?|strips?|servings?|cubes?';
 
-/** Numbers that people write as a word. */
+/** Numbers that people write as a word; longer ones first. */
 export const NUMBER_WORDS: Readonly<Record<string, number>> = {
 	'half a dozen': 6,
+	'two dozen': 24,
 	'a dozen': 12,
 	dozen: 12,
 	'a pair of': 2,
+	'pair of': 2,
+	'a couple of': 2,
+	'couple of': 2,
+	'one and a half': 1.5,
+	'two and a half': 2.5,
+	'three and a half': 3.5,
+	'four and a half': 4.5,
+	'three quarters of an': 0.75,
+	'three quarters of a': 0.75,
+	'quarter of an': 0.25,
+	'quarter of a': 0.25,
+	'a quarter of a': 0.25,
+	'a quarter': 0.25,
+	'half of an': 0.5,
+	'half of a': 0.5,
+	'half an': 0.5,
+	'half a': 0.5,
+	'a half': 0.5,
+	half: 0.5,
 	one: 1,
 	two: 2,
 	three: 3,
@@ -21,10 +45,17 @@ export const NUMBER_WORDS: Readonly<Record<string, number>> = {
 	nine: 9,
 	ten: 10,
 	eleven: 11,
-	twelve: 12
+	twelve: 12,
+	fifteen: 15,
+	sixteen: 16,
+	twenty: 20,
+	thirty: 30,
+	another: 1,
+	an: 1,
+	a: 1
 };
 
-/** What each state is called on the line; the first word is the one that is printed. */
+/** What each state is called on the line; `print` is the word that is printed. */
 export interface StateWord {
 	readonly state: LotState;
 	readonly print: string;
@@ -33,31 +64,89 @@ export interface StateWord {
 const word = (state: LotState, print: string, pattern: string): StateWord => ({
 	state,
 	print,
-	pattern: new RegExp(String.raw`(?<![\w-])(?:${pattern})(?![\w-])`, 'i')
+	pattern: new RegExp(String.raw`(?<![\p{L}\d-])(?:${pattern})(?![\p{L}\d-])`, 'iu')
 });
+/** What crawls in food counts only where nothing follows that it would be part of: a moth trap is no moth. */
+const CRAWLS = String.raw`(?:weevils?|mites?|moths?|larvae?|maggots?|beetles?|webbing|webs|ants|bugs|grubs|insects?|silverfish)`;
 
 // The longer wording first, so that "seam dent" is not read as a plain dent.
 export const STATE_WORDS: readonly StateWord[] = [
 	word(
 		'dented-seam',
 		'seam dent',
-		String.raw`(?:seam|rim|sharp) dent(?:ed)?|dent(?:ed)? (?:on|at) (?:the )?(?:seam|rim)`
+		String.raw`(?:seam|rim|sharp) dent(?:ed|s)?|dent(?:ed)? (?:on|at|in) (?:the )?(?:seam|rim)`
 	),
-	word('deep-rust', 'deep rust', String.raw`deep rust(?:y)?`),
-	word('freezer-burn', 'freezer burn', String.raw`freezer burn(?:t)?`),
-	word('ice-crystals', 'ice crystals', String.raw`ice crystals?`),
-	word('warm-over-2h', 'warm over 2h', String.raw`warm over 2 ?h(?:ours)?`),
-	word('no-lid', 'no lid', String.raw`(?:no|without(?: a)?) lid`),
-	word('no-box', 'no box', String.raw`(?:no|without(?: a)?) box`),
-	word('no-part', 'part missing', String.raw`(?:part|piece) missing|incomplete`),
-	word('popped', 'popped button', String.raw`popped(?: button)?|button up`),
-	word('smells', 'smells', String.raw`smells?(?: bad| off)?|hissing|spurting`),
-	word('dented', 'dent', String.raw`dent(?:ed)?`),
-	word('bulging', 'bulging', String.raw`bulg(?:ing|ed|e)`),
-	word('leaking', 'leaking', String.raw`leak(?:ing|s|y)?`),
-	word('rusty', 'rust', String.raw`rust(?:y|ed)?`),
-	word('broken', 'broken', String.raw`broken|cracked|chipped`),
-	word('thawed', 'thawed', String.raw`thawed`),
-	word('frozen', 'is frozen', String.raw`is frozen|from the freezer`),
-	word('open', 'open', String.raw`opened|open`)
+	word(
+		'deep-rust',
+		'deep rust',
+		String.raw`(?:deep|bad|heavy) rust(?:y)?|(?:badly|very) rust(?:y|ed)`
+	),
+	word('freezer-burn', 'freezer burn', String.raw`freezer[ -]?burn(?:t|ed)?`),
+	word('ice-crystals', 'ice crystals', String.raw`ice crystals?|refrozen`),
+	word('warm-over-2h', 'warm over 2h', String.raw`warm (?:for )?over (?:2|two) ?h(?:ours|rs)?`),
+	word(
+		'no-lid',
+		'no lid',
+		String.raw`(?:no|without(?: a)?) (?:lid|top|cap)|lid (?:missing|gone|lost)|missing (?:its )?lid|lidless`
+	),
+	word(
+		'no-box',
+		'no box',
+		String.raw`(?:no|without(?: a)?) (?:box|base)|box (?:missing|gone|lost)`
+	),
+	word(
+		'no-part',
+		'part missing',
+		String.raw`(?:part|parts|piece|pieces|bit) (?:missing|gone|lost)|missing (?:a |one |some )?(?:part|parts|piece|pieces|bit|bits)|incomplete`
+	),
+	word('popped', 'popped button', String.raw`(?:button )?popped(?: button)?|button up`),
+	word(
+		'smells',
+		'smells',
+		String.raw`smell(?:s|y|ing)(?: bad| off| funny)?|hissing|spurting|rancid|gone off|off smell`
+	),
+	word(
+		'pest',
+		'with pests',
+		String.raw`(?:with |has |got |full of |some )?(?:pests?|${CRAWLS})(?: in(?: it| them)?| inside| eggs)?(?=\s*(?:$|[,;.!(]))|(?:with|has|got|full of) (?:pests?|${CRAWLS})|infested|weevily`
+	),
+	word(
+		'mouldy',
+		'mouldy',
+		String.raw`(?:gone |a bit |going )?mou?ldy|(?:has |with |some )?mou?ld (?:on|in|inside)(?: it| top| the top)?`
+	),
+	word(
+		'dented',
+		'dent',
+		String.raw`(?:small |slight |shallow |slightly |a bit )?dent(?:ed|s)?|bashed(?: in)?`
+	),
+	word(
+		'bulging',
+		'bulging',
+		String.raw`bulg(?:ing|ed|es|e)|blown(?: up)?|swollen|puffed(?: up)?|domed`
+	),
+	word('leaking', 'leaking', String.raw`leak(?:ing|s|y|ed)?`),
+	word('rusty', 'rust', String.raw`(?:a bit |slightly |surface |some )?rust(?:y|ed)?`),
+	word(
+		'chipped',
+		'chipped',
+		String.raw`chipped|(?:has a |with a |small )?chip (?:on|in)(?: the)?(?: rim| edge| base)?`
+	),
+	word('broken', 'broken', String.raw`broken|cracked|smashed|shattered`),
+	word(
+		'part-used',
+		'half full',
+		String.raw`(?:about )?(?:half|part|partly|quarter|third|two[ -]thirds|three[ -]quarters)[ -](?:full|empty|used|gone|left)|(?:nearly|almost) (?:empty|gone|finished)|started`
+	),
+	word('thawed', 'thawed', String.raw`thawed|defrosted`),
+	word(
+		'frozen',
+		'is frozen',
+		String.raw`(?:is |now |home[ -])?frozen|from the freezer|in the freezer`
+	),
+	word('open', 'open', String.raw`(?:already |is )?opened|open`)
 ];
+
+/** Words that are understood and change nothing. */
+export const SAYS_NOTHING =
+	/(?<![\p{L}\d-])(?:unopened|sealed|still sealed|not opened|brand new|approx(?:imately)?|about|roughly|around|please|each|ea|per pack|or so)(?![\p{L}\d-])/iu;

@@ -19,11 +19,16 @@ const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', '
 /** A month by name, for a pattern: three letters or the whole word. */
 export const MONTH_WORD =
 	'(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)';
-const fullYear = (year: number) => (year < 100 ? 2000 + year : year);
-const isMonth = (part: string) => new RegExp(`^${MONTH_WORD}$`).test(part);
+/** A year of two digits is one of this century. */
+export const fullYear = (year: number) => (year < 100 ? 2000 + year : year);
+const IS_MONTH = new RegExp(`^${MONTH_WORD}$`);
+/** Number of a month by its name, 1 to 12; null: it is none. */
+export const monthNumber = (part: string): number | null =>
+	IS_MONTH.test(part) ? MONTHS.indexOf(part.slice(0, 3)) + 1 : null;
+const isMonth = (part: string) => monthNumber(part) !== null;
 
 /** Splits `31mar27`, `mar 31, 2027` or `31.03.27` into its parts. */
-const partsOf = (text: string) =>
+export const partsOf = (text: string) =>
 	text
 		.trim()
 		.toLowerCase()
@@ -67,7 +72,7 @@ export function parsePrintedDate(text: string, order: DateOrder): DateResult {
 			: { ok: false, code: 'date-does-not-exist', text };
 	const [a = 0, b = 0, c = 0] = numbers;
 	if (named >= 0) {
-		const number = MONTHS.indexOf(parts[named]!.slice(0, 3)) + 1;
+		const number = monthNumber(parts[named]!)!;
 		if (numbers.length === 1) return month(a, number);
 		return a > 31 ? day(a, number, b) : day(b, number, a);
 	}

@@ -1,13 +1,10 @@
-import {
-	categoryFromName,
-	quantityUnit,
-	QUANTITY_UNITS,
-	QUANTITY_UNIT_WORDS,
-	type LotState,
-	type Quantity
-} from '../model';
-import { COUNT_WORDS, NUMBER_WORDS, STATE_WORDS } from './intake-words';
-import { MONTH_WORD, parsePrintedDate, type DateOrder, type DateResult } from './parse-date';
+import { kindOf, type Kind, type Readings } from '../kinds';
+import type { LotState, Quantity } from '../model';
+import { MAX_COUNT, takeCount, takeSize, type ReadCount } from './intake-counts';
+import { takeDates, type DateKind, type DateProblem, type ReadDate } from './intake-dates';
+import { Rest, type Reading } from './intake-rest';
+import { COUNT_WORDS, SAYS_NOTHING, STATE_WORDS } from './intake-words';
+import type { DateOrder } from './parse-date';
 
 export interface IntakeLine {
 	readonly count: number;
@@ -19,6 +16,8 @@ export interface IntakeLine {
 	readonly openedOn: string | null;
 	readonly frozenOn: string | null;
 	readonly thawedOn: string | null;
+	/** Cooked, baked or put up at home. */
+	readonly madeOn: string | null;
 	readonly lastUsedOn: string | null;
 	readonly states: readonly LotState[];
 	/** Whose it is; empty: the household's. */
@@ -28,7 +27,7 @@ export interface IntakeLine {
 	readonly batch: string;
 	/** Price of one, minor units. */
 	readonly priceMinor: number | null;
-	/** Code of the category its name falls in; null when no word is known. */
+	/** Code of the category that its name surely is of; null: of unknown kind, until somebody says. */
 	readonly category: string | null;
 }
 export type IntakeIssue =
@@ -39,206 +38,192 @@ export type IntakeIssue =
 	| { readonly code: 'intake-price'; readonly text: string }
 	| { readonly code: 'place-unknown'; readonly text: string }
 	| { readonly code: 'place-ambiguous'; readonly text: string; readonly names: readonly string[] }
-	| Exclude<DateResult, { ok: true }>;
+	| DateProblem;
 export interface IntakeResult {
 	readonly line: IntakeLine;
 	readonly issues: readonly IntakeIssue[];
+	/** What its kind was taken for, and how surely. */
+	readonly kind: Kind;
+	/** Every part that was understood, as it was typed. */
+	readonly readings: readonly Reading[];
+	/** Words that were not understood; they are in no other part. */
+	readonly unread: readonly string[];
+	/** Dates as they were read; a bare one may be of another kind. */
+	readonly dates: readonly ReadDate[];
+}
+export interface IntakeContext {
+	readonly order: DateOrder;
+	/** ISO date: a day without its year is read from it. */
+	readonly today: string;
+	/** Kinds that the home was told. */
+	readonly readings?: Readings;
 }
 
-const DATE = [
-	String.raw`\d{4}[-./]\d{1,2}(?:[-./]\d{1,2})?`,
-	String.raw`\d{1,2}[-./\s]\d{1,2}[-./\s]\d{2,4}`,
-	String.raw`\d{1,2}[\s.-]?${MONTH_WORD}[\s.,-]*\d{2,4}`,
-	String.raw`${MONTH_WORD}[\s.-]*\d{1,2},?\s+\d{4}`,
-	String.raw`${MONTH_WORD}[\s./-]*\d{2,4}`,
-	String.raw`\d{1,2}[-./]\d{2,4}`,
-	String.raw`\d{8}|\d{6}`
-].join('|');
-type DateField = 'use-by' | 'best-before' | 'openedOn' | 'frozenOn' | 'thawedOn' | 'lastUsedOn';
-const DATE_WORDS: readonly (readonly [string, DateField])[] = [
-	[String.raw`use[ -]by|ub`, 'use-by'],
-	[String.raw`best before(?: end)?|bbe?|exp(?:iry|ires)?`, 'best-before'],
-	[String.raw`open(?:ed)?(?: on)?`, 'openedOn'],
-	[String.raw`frozen(?: on)?|fz`, 'frozenOn'],
-	[String.raw`thawed(?: on)?`, 'thawedOn'],
-	[String.raw`(?:last )?used(?: on)?`, 'lastUsedOn']
-];
-const DATE_PATTERNS = DATE_WORDS.map(
-	([words, field]) =>
-		[
-			new RegExp(String.raw`(?<![\w-])(?:${words}):?\s+(${DATE})(?![\w/])`, 'i'),
-			// A date word with something that has a digit and is no date.
-			new RegExp(String.raw`(?<![\w-])(?:${words}):?\s+(\S*\d\S*)`, 'i'),
-			field
-		] as const
-);
-/**
- * A date without a word before it, in a form that nothing else has: with its year in four digits, of three parts, by the
- * month's name, or as a month of two digits with the year. What is on a pack without a word is its best before.
- */
-const BARE_DATE = new RegExp(
-	String.raw`(?<![\w.,/-])(${[
-		String.raw`\d{4}[-./]\d{1,2}(?:[-./]\d{1,2})?`,
-		String.raw`\d{1,2}[-./]\d{1,2}[-./](?:\d{4}|\d{2})`,
-		String.raw`\d{1,2}[\s.-]?${MONTH_WORD}[\s.,-]*(?:\d{4}|\d{2})`,
-		String.raw`${MONTH_WORD}[\s./-]*\d{4}`,
-		String.raw`(?:0[1-9]|1[0-2])(?:/(?:20[2-9]\d|[2-9]\d)|\.20[2-9]\d)`,
-		String.raw`[1-9]/20[2-9]\d`
-	].join('|')})(?![\w/.-]*\w)`,
-	'i'
-);
-const SIZE = new RegExp(
-	String.raw`(?<![\w.,])(\d+(?:[.,]\d+)?)\s*(${QUANTITY_UNIT_WORDS})(?![\w])`,
-	'i'
-);
-/** What was meant as a size and is none: `400gg`, `1.2.3kg`, `0 g`. */
-const SIZE_SLIP = /(?<!\w)\d+(?:[.,]\d+)*(?:kg|g|ml|cl|l|oz|lb)[a-z]{0,2}(?!\w)/i;
-const MOST_SIZE = 1_000_000;
-const TIMES = new RegExp(
-	String.raw`(?<![\w.,])(\d+)\s*[x×]\s*(?=\d+(?:[.,]\d+)?\s*(?:${QUANTITY_UNIT_WORDS})(?!\w))`,
-	'i'
-);
-const COUNT = /^(-?\d+(?:[.,]\d+)?)(?:\s*[x×](?=\s))?(?=\s|$)/;
-const NUMBER_WORD = new RegExp(String.raw`^(?:${Object.keys(NUMBER_WORDS).join('|')})(?=\s)`, 'i');
-const MAX_COUNT = 10_000;
-const OWNER = /(?<![\w-])(?:owner|belongs to)[: ]\s*(?:"([^"]*)"|(\S+))/i;
+const OWNER =
+	/(?<![\p{L}\d-])(?:owner|belongs to|borrowed from|owned by)[: ]\s*(?:"([^"]*)"|(\S+))/iu;
 const PLACE = /(?<!\S)@\s*(?:"([^"]*)"|(\S+))/;
-const BATCH = /(?<![\w-])batch[: ]\s*(\S+)/i;
-const PRICE = /(?<![\w-])price[: ]\s*(\S+)/i;
-
-const toNumber = (text: string) => Number(text.replace(',', '.'));
-
-/** Takes patterns out of a text one after the other; what is left is the name. */
-class Rest {
-	text: string;
-	constructor(text: string) {
-		this.text = ` ${text.trim().replace(/\s+/g, ' ')} `;
-	}
-	take(pattern: RegExp): RegExpExecArray | null {
-		const found = pattern.exec(this.text);
-		if (found) {
-			const end = found.index + found[0].length;
-			this.text = `${this.text.slice(0, found.index)} ${this.text.slice(end)}`;
-		}
-		return found;
-	}
-	trim(): void {
-		this.text = this.text.trim();
-	}
-}
-
-function takeDates(rest: Rest, order: DateOrder, issues: IntakeIssue[]) {
-	const dates: Partial<Record<DateField, string>> = {};
-	for (const [pattern, slip, field] of DATE_PATTERNS) {
-		const found = rest.take(pattern);
-		const date = found
-			? parsePrintedDate(found[1]!, order)
-			: ((bad) => bad && parsePrintedDate(bad[1]!, order))(rest.take(slip));
-		if (date?.ok) dates[field] = date.on;
-		else if (date) issues.push(date);
-	}
-	if (dates['use-by'] || dates['best-before'] || issues.length) return dates;
-	const bare = rest.take(BARE_DATE);
-	const date = bare && parsePrintedDate(bare[1]!, order);
-	if (date?.ok) dates['best-before'] = date.on;
-	else if (date) issues.push(date);
-	return dates;
-}
-
-function takeSize(
-	rest: Rest,
-	issues: IntakeIssue[]
-): { size: Quantity | null; times: number | null } {
-	const times = rest.take(TIMES);
-	const found = rest.take(SIZE);
-	const [scale, unit] = QUANTITY_UNITS[found ? quantityUnit(found[2]!) : 'g']!;
-	const value = found ? Math.round(toNumber(found[1]!) * scale) : 0;
-	if (found && (value <= 0 || value > MOST_SIZE))
-		issues.push({ code: 'intake-size', text: found[0].trim() });
-	const slip = found ? null : rest.take(SIZE_SLIP);
-	if (slip) issues.push({ code: 'intake-size', text: slip[0].trim() });
-	const good = found && value > 0 && value <= MOST_SIZE;
-	return { size: good ? { value, unit } : null, times: times ? Number(times[1]) : null };
-}
-
-function takeCount(rest: Rest, issues: IntakeIssue[]): number {
-	rest.trim();
-	const word = rest.take(NUMBER_WORD);
-	if (word) return NUMBER_WORDS[word[0].toLowerCase()]!;
-	const found = rest.take(COUNT);
-	const count = found ? toNumber(found[1]!) : 1;
-	if (!(count > 0) || count > MAX_COUNT)
-		issues.push({ code: 'intake-count', text: found?.[1] ?? '' });
-	return count;
-}
+const BATCH = /(?<![\p{L}\d-])(?:batch|lot no\.?)[: ]\s*(\S+)/iu;
+const PRICE = /(?<![\p{L}\d-])price[: ]\s*(\S+)/iu;
 
 function takePrice(rest: Rest, issues: IntakeIssue[]): number | null {
-	const found = rest.take(PRICE);
+	const found = rest.take(PRICE, 'price');
 	if (!found) return null;
 	const digits = found[1]!.replace(/^[^\d]+/, '');
-	const minor = digits ? Math.round(toNumber(digits) * 100) : NaN;
+	const minor = digits ? Math.round(Number(digits.replace(',', '.')) * 100) : NaN;
 	if (Number.isFinite(minor) && minor >= 0) return minor;
 	issues.push({ code: 'intake-price', text: found[1]! });
 	return null;
 }
 
+/** Whether a word of condition stands before a name: frozen peas are called so, and their kind says the rest. */
+const isPartOfName = (rest: Rest, at: number, state: LotState, found: string): boolean =>
+	state === 'frozen' &&
+	/^\s*frozen$/i.test(found) &&
+	!/\p{L}/u.test(rest.text.slice(0, at).replace(COUNTS_BEFORE, '')) &&
+	/^\s+\p{L}/u.test(rest.text.slice(at + found.length));
+const COUNTS_BEFORE =
+	/(?<!\p{L})(?:tins?|cans?|packs?|packets?|bags?|boxes|box|tubs?|portions?|pieces?|trays?|of|an?|half|two|three|four|five|six|dozen|some|x)(?!\p{L})/giu;
+
+function takeStates(rest: Rest): LotState[] {
+	const states: LotState[] = [];
+	for (const { state, pattern } of STATE_WORDS) {
+		const found = rest.find(pattern);
+		if (!found || isPartOfName(rest, found.index, state, found[0])) continue;
+		// A line that would be left without a word names what it speaks of.
+		const left = rest.text.slice(0, found.index) + rest.text.slice(found.index + found[0].length);
+		if (!/\p{L}{2}/u.test(left)) continue;
+		rest.cut(found.index, found[0], 'state');
+		states.push(state);
+	}
+	return states;
+}
+
+/** Takes the word that is counted, `tins of`, when it is not part of the name, as in `tin opener`. */
+function takeCountWord(rest: Rest, { typed: isCounted, value }: ReadCount): string {
+	const words = rest.words;
+	const [word, next] = words;
+	if (words.length < 2 || !COUNT_WORDS.test(word!)) return '';
+	const isOf = next!.toLowerCase() === 'of';
+	const isPlural = /s$/i.test(word!);
+	if (!isOf && !(isCounted && isPlural)) {
+		const whole = kindOf(words.join(' '));
+		const area = whole.category?.split('.')[0];
+		if (whole.sure && area !== 'food') return '';
+		if (isCounted && !isPlural && value > 1) return '';
+	}
+	rest.take(/\S+/, 'word');
+	return word!;
+}
+
+const TRIM = /^[\s,;:.!()&+–-]+|[\s,;:!(&+–-]+$|(?<!\p{L}\.\p{L})\.$/gu;
+const ARTICLES = /^(?:of|some|the|a|an)\s+/i;
+
+/** Reads the name from what is left; words without a letter are not understood. */
+function takeName(rest: Rest): { name: string; unread: string[] } {
+	const kept: string[] = [];
+	const unread: string[] = [];
+	for (const word of rest.words) {
+		const before = kept.at(-1) ?? '';
+		const isNamedBy =
+			/^(?:size|no\.?|number|type|factor|spf|stage|step|vitamin|b|omega|grade)$/i.test(before);
+		if (/\p{L}/u.test(word) || (isNamedBy && /^\d+(?:[.,]\d+)?$/.test(word))) kept.push(word);
+		else if (/^[,;:.&+()–-]+$/.test(word)) continue;
+		else unread.push(word);
+	}
+	const whole = kept
+		.map((word) => word.replace(/^[,;:(]+|[,;:)]+$/g, ''))
+		.filter(Boolean)
+		.join(' ')
+		.replace(TRIM, '');
+	const name = whole.replace(ARTICLES, '').trim();
+	if (name !== whole)
+		rest.readings.push({ field: 'note', text: whole.slice(0, -name.length).trim() });
+	if (name) rest.readings.push({ field: 'name', text: name });
+	return { name, unread };
+}
+
+const lastOf = (dates: readonly ReadDate[], kind: DateKind): string | null =>
+	dates.find((date) => date.kind === kind)?.on ?? null;
+
+function printedOf(dates: readonly ReadDate[]): IntakeLine['printed'] {
+	const useBy = lastOf(dates, 'use-by');
+	if (useBy) return { on: useBy, kind: 'use-by' };
+	const bestBefore = lastOf(dates, 'best-before');
+	return bestBefore ? { on: bestBefore, kind: 'best-before' } : null;
+}
+
 /**
- * Reads one line of the entry line into a count, a name, a size, dates, states, owner, place, batch and price; what
- * is left over is the name. A date without a word is a best before. Nothing throws: what could not be read stands in `issues`, with the rest still understood.
- * @example parseIntake('3 tins chopped tomatoes 400g bb 03/27 dent', 'dmy').line.name // 'chopped tomatoes'
+ * Reads one line of the entry line into a count, a name, a size, dates, states, owner, place, batch and price; what is
+ * left over is the name, and what has no letters is not understood. A date without a word is a best before. Nothing
+ * throws: what could not be read stands in `issues`, with the rest still understood.
+ * @example parseIntake('3 tins chopped tomatoes 400g bb 03/27 dent', { order: 'dmy', today: '2026-03-02' }).line.name // 'chopped tomatoes'
  */
-export function parseIntake(text: string, order: DateOrder): IntakeResult {
+export function parseIntake(text: string, context: IntakeContext): IntakeResult {
 	const issues: IntakeIssue[] = [];
 	const rest = new Rest(text);
-	const place = rest.take(PLACE);
-	const owner = rest.take(OWNER);
-	const batch = rest.take(BATCH);
+	const place = rest.take(PLACE, 'place');
+	const owner = rest.take(OWNER, 'owner');
+	const batch = rest.take(BATCH, 'batch');
 	const priceMinor = takePrice(rest, issues);
-	const dates = takeDates(rest, order, issues);
-	const { size, times } = takeSize(rest, issues);
-	const states: LotState[] = STATE_WORDS.filter(({ pattern }) => rest.take(pattern)).map(
-		({ state }) => state
-	);
-	const imply = (on: string | undefined, state: LotState) => {
+	const { dates, problems } = takeDates(rest, context.order, context.today);
+	issues.push(...problems);
+	const { size, times, wrong } = takeSize(rest);
+	if (wrong) issues.push({ code: 'intake-size', text: wrong });
+	const states = takeStates(rest);
+	while (rest.take(SAYS_NOTHING, 'note'));
+	const imply = (on: string | null, state: LotState) => {
 		if (on && !states.includes(state)) states.push(state);
 	};
-	imply(dates.openedOn, 'open');
-	imply(dates.thawedOn, 'thawed');
-	imply(dates.frozenOn, 'frozen');
-	const count = times ?? takeCount(rest, issues);
-	const words = rest.text.trim().split(/\s+/).filter(Boolean);
-	const hasCountWord = words.length > 1 && COUNT_WORDS.test(words[0]!);
-	const countWord = hasCountWord ? words.shift()! : '';
-	if (words[0]?.toLowerCase() === 'of') words.shift();
-	const name = words
-		.join(' ')
-		.replace(/^[,;]+|[,;]+$/g, '')
-		.trim();
+	imply(lastOf(dates, 'opened'), 'open');
+	imply(lastOf(dates, 'thawed'), 'thawed');
+	imply(lastOf(dates, 'frozen'), 'frozen');
+	const counted =
+		times === null ? takeCount(rest) : { value: times, word: '', text: '', typed: true };
+	if (!(counted.value > 0) || counted.value > MAX_COUNT)
+		issues.push({ code: 'intake-count', text: counted.text });
+	const countWord = counted.word || takeCountWord(rest, counted);
+	const { name, unread } = takeName(rest);
 	if (!text.trim()) issues.push({ code: 'intake-empty' });
 	else if (!name) issues.push({ code: 'intake-no-name', text });
-	const printed = dates['use-by']
-		? { on: dates['use-by'], kind: 'use-by' as const }
-		: dates['best-before']
-			? { on: dates['best-before'], kind: 'best-before' as const }
-			: null;
+	const isFrozen = states.includes('frozen') && !states.includes('thawed');
+	const kind = kindFor(isFrozen ? `frozen ${name}` : name, countWord, context.readings);
 	return {
 		line: {
-			count,
+			count: counted.value,
 			countWord,
 			name,
 			size,
-			printed,
-			openedOn: dates.openedOn ?? null,
-			frozenOn: dates.frozenOn ?? null,
-			thawedOn: dates.thawedOn ?? null,
-			lastUsedOn: dates.lastUsedOn ?? null,
+			printed: printedOf(dates),
+			openedOn: lastOf(dates, 'opened'),
+			frozenOn: lastOf(dates, 'frozen'),
+			thawedOn: lastOf(dates, 'thawed'),
+			madeOn: lastOf(dates, 'made'),
+			lastUsedOn: lastOf(dates, 'last-used'),
 			states,
 			owner: (owner?.[1] ?? owner?.[2] ?? '').trim(),
 			place: (place?.[1] ?? place?.[2] ?? '').trim(),
 			batch: batch?.[1] ?? '',
 			priceMinor,
-			category: categoryFromName(hasCountWord ? `${countWord} ${name}` : name)?.code ?? null
+			category: kind.sure ? kind.category : null
 		},
-		issues
+		issues,
+		kind,
+		readings: rest.readings,
+		unread,
+		dates
 	};
+}
+
+/** Counted words that say what it is: fruit in tins, medicine in tablets. */
+const TELLING = /^(?:tins?|cans?|tablets?|tabs|capsules?|caps|pills?)$/i;
+const asTold = (word: string) => word.replace(/^tabs$/i, 'tablets').replace(/^caps$/i, 'capsules');
+
+/** Kind of a name; what it was counted in has a say where it is a tin or a tablet. */
+export function kindFor(name: string, countWord: string, readings: Readings = {}): Kind {
+	const plain = kindOf(name, readings);
+	if (!TELLING.test(countWord)) return plain;
+	const counted = kindOf(`${asTold(countWord)} ${name}`, readings);
+	// Tablets for the dishwasher are no medicine: what its own name surely is of stands, unless it only gets more dangerous.
+	if (plain.sure && plain.hazards.length > 0) return plain;
+	return counted.sure || !plain.sure ? counted : plain;
 }

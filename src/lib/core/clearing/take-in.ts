@@ -1,16 +1,18 @@
 import {
 	blankThing,
 	categoryOf,
-	dangerIn,
 	LotId,
 	ThingId,
+	UNKNOWN_KIND,
 	type Edit,
 	type Home,
 	type Lot,
 	type NookId,
 	type Thing
 } from '../model';
+import { tellKind } from './correct';
 import type { IntakeLine } from './parse-intake';
+import { traitsOf } from './traits';
 
 export interface TakeIn {
 	readonly line: IntakeLine;
@@ -20,6 +22,8 @@ export interface TakeIn {
 	readonly lotId: string;
 	/** Number read from the pack, 8 to 14 digits. */
 	readonly code?: string | null;
+	/** Whether its kind was said by hand: the home remembers it for the name. */
+	readonly told?: boolean;
 	/** ISO date. */
 	readonly today: string;
 }
@@ -43,7 +47,7 @@ const isFrozenLine = (line: IntakeLine): boolean =>
  */
 function frozenLine(home: Home, line: IntakeLine): IntakeLine {
 	const known = knownThing(home, line.name);
-	const needs = known?.needs ?? categoryOf(line.category ?? 'kitchen.odds').needs;
+	const needs = known?.needs ?? categoryOf(line.category ?? UNKNOWN_KIND).needs;
 	return needs.includes('frozen') ? line : { ...line, name: `${line.name}, frozen` };
 }
 
@@ -54,32 +58,37 @@ const frozenNeeds = (needs: Thing['needs']): Thing['needs'] => [
 ];
 
 function newThing(line: IntakeLine, id: string): Thing {
-	const category = categoryOf(line.category ?? 'kitchen.odds');
+	const traits = traitsOf(line.name, line.countWord, line.category);
 	return {
 		id: ThingId.parse(id),
 		name: line.name.slice(0, 200),
-		category: category.code,
-		piece: { ...category.piece },
+		...traits,
 		// A millilitre of most goods weighs about a gram.
-		massG: line.size ? line.size.value : category.massG,
-		use: { class: category.use, countedPerWeek: null },
+		massG: line.size ? line.size.value : traits.massG,
+		use: { class: categoryOf(traits.category).use, countedPerWeek: null },
 		userIds: [],
 		stations: [],
-		needs: [...category.needs],
-		hazards: [...new Set([...category.hazards, ...(dangerIn(line.name)?.hazards ?? [])])],
-		lifeKey: category.lifeKey,
 		...blankThing()
 	};
 }
 
 /** Makes the edit that books a line of the entry line: a lot of a known thing, or of a new one. */
-export function takeIn({ line: typed, nookId, thingId, lotId, today, code = null }: TakeIn): Edit {
+export function takeIn({
+	line: typed,
+	nookId,
+	thingId,
+	lotId,
+	today,
+	code = null,
+	told = false
+}: TakeIn): Edit {
 	return (draft) => {
 		const isFrozen = isFrozenLine(typed);
 		const line = isFrozen ? frozenLine(draft as Home, typed) : typed;
 		const thing = knownThing(draft as Home, line.name) ?? newThing(line, thingId);
 		if (isFrozen && !draft.things[thing.id]) thing.needs = frozenNeeds(thing.needs);
 		draft.things[thing.id] ??= thing;
+		if (told && line.category) tellKind(thing.id, line.category)(draft);
 		const booked = draft.things[thing.id]!;
 		if (line.priceMinor !== null) booked.priceMinor = line.priceMinor;
 		if (code && !booked.code) booked.code = code;
@@ -96,6 +105,7 @@ export function takeIn({ line: typed, nookId, thingId, lotId, today, code = null
 				printed: line.printed,
 				openedOn: line.openedOn,
 				frozenOn: line.frozenOn ?? (line.states.includes('frozen') ? today : null),
+				madeOn: line.madeOn,
 				thawedOn: line.thawedOn ?? (line.states.includes('thawed') ? today : null),
 				lastUsedOn: line.lastUsedOn
 			},

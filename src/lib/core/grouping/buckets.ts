@@ -11,7 +11,15 @@ import {
 
 /** Which of the climates a thing cannot leave. */
 export type Cold = 'frozen' | 'chilled' | 'room';
-const OWN_RULES = ['medicine', 'bleach', 'acid', 'cleaner', 'raw-meat', 'sharp'] as const;
+const OWN_RULES = [
+	'unknown',
+	'medicine',
+	'bleach',
+	'acid',
+	'cleaner',
+	'raw-meat',
+	'sharp'
+] as const;
 export type OwnRule = Extract<Hazard, (typeof OWN_RULES)[number]> | '';
 
 /** One thing with what decides which others it may live with. */

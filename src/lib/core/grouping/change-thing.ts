@@ -2,7 +2,10 @@ import { PersonId, type Edit, type Thing } from '../model';
 
 /** What is known of a thing and may be set by hand. */
 export type ThingChange = Partial<
-	Pick<Thing, 'name' | 'parPacks' | 'allergens' | 'rim' | 'priceMinor' | 'avoid'>
+	Pick<
+		Thing,
+		'name' | 'parPacks' | 'allergens' | 'rim' | 'priceMinor' | 'avoid' | 'piece' | 'massG'
+	>
 > & { readonly useClass?: Thing['use']['class'] };
 
 /** Makes the edit that changes what is known of a thing; what is not named stays. */

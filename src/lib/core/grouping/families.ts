@@ -6,6 +6,7 @@ import { coldOf, ruleOf } from './buckets';
  * food, medicines and each sort of cleaner keep to themselves; food of the cupboard and what is used with it may mix.
  */
 export type Family =
+	| 'unknown'
 	| 'frozen'
 	| 'chilled'
 	| 'raw-meat'
@@ -20,7 +21,13 @@ export type Family =
 /** Gives the family of a thing; a hazard decides before the cold, the cold before the category. */
 export function familyOf(thing: Pick<Thing, 'category' | 'needs' | 'hazards'>): Family {
 	const rule = ruleOf(thing);
-	if (rule === 'medicine' || rule === 'bleach' || rule === 'acid' || rule === 'cleaner')
+	if (
+		rule === 'unknown' ||
+		rule === 'medicine' ||
+		rule === 'bleach' ||
+		rule === 'acid' ||
+		rule === 'cleaner'
+	)
 		return rule;
 	const cold = coldOf(thing);
 	if (cold === 'frozen') return 'frozen';

@@ -47,7 +47,7 @@ describe('the home file', () => {
 		expect(codesOf('')).toEqual(['file-not-json']);
 		expect(codesOf('[]')).toEqual(['file-wrong-type']);
 		expect(codesOf('{"format":"other","version":1}')).toEqual(['file-wrong-type']);
-		expect(codesOf(good.replace('"version":5', '"version":9'))).toEqual(['file-newer']);
+		expect(codesOf(good.replace('"version":6', '"version":9'))).toEqual(['file-newer']);
 		expect(codesOf(good.replace(/"widthMm":\d+/, '"widthMm":"wide"'))).toEqual(['file-bad-record']);
 		expect(codesOf(good.replace(/"count":6/, '"count":6,"extra":1'))).toEqual(['file-bad-record']);
 		expect(codesOf('x'.repeat(MAX_FILE_BYTES + 1))).toEqual(['file-too-large']);
@@ -107,7 +107,7 @@ describe('the home file', () => {
 			expect((records as Record<string, unknown>)['constructor']).toBeUndefined();
 	});
 	it.each([0, -3])('has no layout %s', (version) => {
-		const text = writeHomeFile(tinyHome()).replace('"version":5', `"version":${version}`);
+		const text = writeHomeFile(tinyHome()).replace('"version":6', `"version":${version}`);
 		expect(codesOf(text)).toEqual(['file-bad-version']);
 	});
 	it.each([1, 2, 3, 4, 5])(
@@ -174,6 +174,24 @@ describe('versions', () => {
 			{ id: 'socket-1', x: 1200, y: 0 }
 		]);
 		expect(result.home.zonePlans['p1']!.keptEmpty!.extra).toBe(7.25);
+	});
+	it('carries version 5 to today: dates of making, told kinds and pictured sizes are new', () => {
+		const text = readFileSync(new URL('./fixtures/v5.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		expect(result.home.readings).toEqual({});
+		expect(Object.values(result.home.lots).every(({ dates }) => dates.madeOn === null)).toBe(true);
+		expect(Object.values(result.home.nooks).every(({ pictured }) => pictured === null)).toBe(true);
+	});
+	it('reads the frozen fixture of version 6, with everything that version added', () => {
+		const text = readFileSync(new URL('./fixtures/v6.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		expect(result.home.readings).toEqual({ chilli: 'food.spices' });
+		expect(Object.values(result.home.lots).some(({ dates }) => dates.madeOn)).toBe(true);
+		expect(Object.values(result.home.nooks)[0]!.pictured).toEqual({ widthMm: 12, heightMm: null });
 	});
 	it('keeps what was put by hand in version 2, which did not say which things were', () => {
 		const old = {

@@ -3,12 +3,19 @@ import { toVersion2 } from './to-version-2';
 import { toVersion3 } from './to-version-3';
 import { toVersion4 } from './to-version-4';
 import { toVersion5 } from './to-version-5';
+import { toVersion6 } from './to-version-6';
 
 /** Carries a home of one version to the next; pure, and takes nothing away that the next version keeps. */
 export type Migration = (home: unknown) => unknown;
 
 /** The step from version N stands at index N − 1. */
-export const MIGRATIONS: readonly Migration[] = [toVersion2, toVersion3, toVersion4, toVersion5];
+export const MIGRATIONS: readonly Migration[] = [
+	toVersion2,
+	toVersion3,
+	toVersion4,
+	toVersion5,
+	toVersion6
+];
 
 /** Carries a home up the ladder to today's version, for files and for the database alike. */
 export function migrate(

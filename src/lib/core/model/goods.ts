@@ -47,7 +47,8 @@ export const HAZARDS = [
 	'pet-toxic',
 	'allergen',
 	'flammable',
-	'raw-meat'
+	'raw-meat',
+	'unknown'
 ] as const;
 export const Need = z.enum(NEEDS);
 export const Hazard = z.enum(HAZARDS);
@@ -125,6 +126,10 @@ export const LOT_STATES = [
 	'deep-rust',
 	'popped',
 	'smells',
+	'pest',
+	'mouldy',
+	'part-used',
+	'chipped',
 	'no-lid',
 	'no-box',
 	'no-part',
@@ -145,6 +150,8 @@ export const Lot = z.strictObject({
 		openedOn: IsoDate.nullable(),
 		frozenOn: IsoDate.nullable(),
 		thawedOn: IsoDate.nullable(),
+		/** Cooked, baked or put up at home. */
+		madeOn: IsoDate.nullable(),
 		lastUsedOn: IsoDate.nullable()
 	}),
 	states: z.array(LotState),

@@ -18,7 +18,7 @@ import { ContainerKind, FitPlan, Mark, Pin, ZonePlan } from './plans';
 import { Settings } from './settings';
 
 /** The version of the file and record layout that this program writes. */
-export const HOME_VERSION = 5;
+export const HOME_VERSION = 6;
 
 /** The schema of each kind of record, by the name of its collection. */
 export const RECORD_SCHEMAS = {
@@ -96,6 +96,8 @@ export const HomeHead = z.strictObject({
 		})
 		.nullable(),
 	settings: Settings,
+	/** Kinds that were told apart by hand: category by the key of a name, so that it is asked once. */
+	readings: z.record(z.string().max(200), z.string().max(60)),
 	pins: z.array(Pin),
 	activePlanId: PlanId.nullable()
 });

@@ -20,8 +20,10 @@ export {
 	formatMoney,
 	formatVolume,
 	parseLength,
+	parseLengths,
 	type LengthIssue,
 	type LengthResult,
+	type LengthsResult,
 	type LengthUnit
 } from './units';
 export { addDays, calendarDate, dayOf, daysBetween, instantOn, lastDayOfMonth } from './dates';
@@ -41,17 +43,8 @@ export { changedRecords, type ChangedRecord } from './changed-records';
 export { fingerprint } from './fingerprint';
 export { applyEdit, replay, type Edit, type EditResult, type Patch } from './edit';
 export { USES_PER_WEEK, usesPerWeek } from './uses';
-export {
-	BRANCH_NAMES,
-	categoryOf,
-	categoryFromName,
-	CATEGORIES,
-	dangerIn,
-	DANGERS,
-	wordStems,
-	type Category,
-	type Danger
-} from './categories';
+export { BRANCH_NAMES, categoryOf, CATEGORIES, UNKNOWN_KIND, type Category } from './categories';
+export { wordStems } from './words';
 export { pieceVolumeMl } from './volume';
 export { type HomePart } from './home';
 export { activePlan } from './selectors';

@@ -37,6 +37,7 @@ export function makeHome({ id, name, now, units = 'mm', currency = 'EUR' }: Make
 		clearDay: null,
 		settings: structuredClone(DEFAULT_SETTINGS),
 		pins: [],
+		readings: {},
 		activePlanId: null
 	};
 	const collections = Object.fromEntries(
@@ -65,7 +66,8 @@ export const blankNook = () =>
 		locked: false,
 		fixings: null,
 		photoId: null,
-		found: null
+		found: null,
+		pictured: null
 	}) satisfies Partial<Nook>;
 
 /** What a new decision has until something is said of it. */

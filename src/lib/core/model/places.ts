@@ -265,6 +265,8 @@ export const Nook = z.strictObject({
 	at: z.strictObject({ xMm: Mm, zMm: Mm }),
 	/** The smallest of the readings of each side, where there are any. */
 	inside: InsideSize,
+	/** Sides that were taken from a picture, with how far they may be off, mm; null: none. */
+	pictured: z.strictObject({ widthMm: Mm.nullable(), heightMm: Mm.nullable() }).nullable(),
 	/** Up to three readings a side, as they were taken. */
 	readings: z.strictObject({ widthMm: Readings, depthMm: Readings, heightMm: Readings }),
 	/** Clear way in; null: as large as the inside. */

@@ -6,6 +6,7 @@ import {
 	formatMoney,
 	formatVolume,
 	parseLength,
+	parseLengths,
 	type LengthUnit
 } from './units';
 
@@ -82,4 +83,32 @@ describe('formatting', () => {
 		expect(formatMass(2500)).toBe('2.5 kg');
 		expect(formatMoney(1250, 'EUR')).toBe('€12.50');
 	});
+});
+
+describe('lengths as people measure', () => {
+	it.each([
+		['6 1/8', 'mm', 156],
+		['6 1/8', 'cm', 156],
+		['⅛', 'mm', 3],
+		['6⅛', 'in', 156],
+		['6 ½ cm', 'mm', 65],
+		['5/8', 'mm', 16]
+	] as const)('%s typed where %s are used is %d mm', (text, unit, mm) =>
+		expect(parseLength(text, unit)).toEqual({ ok: true, mm })
+	);
+	it.each([
+		['564 x 512 x 276', 'mm', [564, 512, 276]],
+		['56.4×51.2×27.6 cm', 'mm', [564, 512, 276]],
+		['12 by 8 1/2"', 'mm', [305, 216]],
+		['22 1/4 x 20 x 10 7/8', 'in', [565, 508, 276]],
+		['598', 'mm', [598]],
+		['30cm x 200mm', 'mm', [300, 200]]
+	] as const)('%s is several at once', (text, unit, mm) =>
+		expect(parseLengths(text, unit)).toEqual({ ok: true, mm })
+	);
+	it('names the part of several that is none', () =>
+		expect(parseLengths('564 x wide', 'mm')).toMatchObject({
+			ok: false,
+			issue: { code: 'length-unreadable', text: 'wide' }
+		}));
 });

@@ -24,6 +24,21 @@ export type LengthResult =
 const MAX_MM = 100_000;
 const NUMBER = String.raw`\d+(?:[.,]\d+)?`;
 const FRACTION = String.raw`\d+\s*[/⁄]\s*\d+`;
+/** Fractions that have a sign of their own. */
+const FRACTION_MARKS: Readonly<Record<string, string>> = {
+	'½': '1/2',
+	'¼': '1/4',
+	'¾': '3/4',
+	'⅛': '1/8',
+	'⅜': '3/8',
+	'⅝': '5/8',
+	'⅞': '7/8',
+	'⅓': '1/3',
+	'⅔': '2/3'
+};
+const MARKS = new RegExp(`\\s*([${Object.keys(FRACTION_MARKS).join('')}])`, 'g');
+/** Halves to sixteenths: a fraction without a unit is one of inches, whatever the home measures in. */
+const INCH_FRACTION = /[/⁄]\s*(?:2|4|8|16|32)\b/;
 const UNIT = String.raw`mm|cm|m|in(?:ch(?:es)?)?|ft|feet|foot|["″”'′’]`;
 // One part is a number, a fraction, or both, and then perhaps a unit: 23 1/2"
 const PART = new RegExp(
@@ -45,13 +60,13 @@ function unitName(text: string): string {
 /**
  * Reads a length as people type it and gives whole millimetres, rounded to nearest.
  * Accepts decimals with point or comma, fractions, and feet followed by inches.
- * A number without a unit is in `bare`; after feet it is in inches.
+ * A number without a unit is in `bare`; after feet it is in inches, and so is one with a fraction of halves to 32nds.
  * Fails for anything else, for a negative length and for one over 100 m.
  * @example parseLength(`1' 11 1/2"`, 'mm') // { ok: true, mm: 597 }
  */
 export function parseLength(text: string, bare: LengthUnit = 'mm'): LengthResult {
 	const fail = (code: LengthIssue['code']): LengthResult => ({ ok: false, issue: { code, text } });
-	let rest = text.trim();
+	let rest = text.replace(MARKS, (_, mark: string) => ` ${FRACTION_MARKS[mark]}`).trim();
 	if (!rest) return fail('length-empty');
 	if (/^[-−]/.test(rest)) return fail('length-negative');
 	let mm = 0;
@@ -67,16 +82,40 @@ export function parseLength(text: string, bare: LengthUnit = 'mm'): LengthResult
 					? readFraction(fraction)
 					: readNumber(number!);
 		const afterFeet = smallest === MM_PER.ft;
-		const mmPer = MM_PER[unit ? unitName(unit) : afterFeet ? 'in' : bare]!;
+		const isInches = afterFeet || INCH_FRACTION.test(mixed ?? fraction ?? '');
+		const mmPer = MM_PER[unit ? unitName(unit) : isInches ? 'in' : bare]!;
 		// Parts go from large to small; `5mm 3m` is a slip, not a sum.
 		if (mmPer >= smallest || !Number.isFinite(value)) return fail('length-unreadable');
-		if (smallest !== Infinity && !unit && !afterFeet) return fail('length-unreadable');
+		if (smallest !== Infinity && !unit && !isInches) return fail('length-unreadable');
 		smallest = mmPer;
 		mm += value * mmPer;
 		rest = rest.slice(all.length).trim();
 	}
 	if (mm > MAX_MM) return fail('length-too-large');
 	return { ok: true, mm: Math.round(mm) };
+}
+
+const BETWEEN = /\s*(?:[x×*]|\bby\b|[;\n])\s*/i;
+
+export type LengthsResult =
+	| { readonly ok: true; readonly mm: readonly number[] }
+	| { readonly ok: false; readonly issue: LengthIssue };
+/**
+ * Reads several lengths in a row, with `x`, `by` or a semicolon between them; a unit at the end holds for all that have
+ * none, unless one of them is a fraction of inches.
+ * @example parseLengths('56.4 x 51.2 x 27.6 cm', 'mm') // { ok: true, mm: [564, 512, 276] }
+ */
+export function parseLengths(text: string, bare: LengthUnit = 'mm'): LengthsResult {
+	const parts = text.trim().split(BETWEEN);
+	const unit = /(mm|cm|in(?:ch(?:es)?)?|["″”])\s*$/i.exec(text)?.[1];
+	const mm: number[] = [];
+	for (const part of parts) {
+		const hasUnit = /[a-z"″”'′’]\s*$/i.test(part);
+		const read = parseLength(!hasUnit && unit && part ? `${part} ${unit}` : part, bare);
+		if (!read.ok) return read;
+		mm.push(read.mm);
+	}
+	return { ok: true, mm };
 }
 
 const commonDivisor = (a: number, b: number): number => (b ? commonDivisor(b, a % b) : a);

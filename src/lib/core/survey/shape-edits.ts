@@ -41,7 +41,8 @@ export function duplicateCabinet(cabinetId: string, newId: () => string): Edit {
 					? name + nook.name.slice(from.name.length)
 					: `${nook.name}, copy`,
 				photoId: null,
-				found: null
+				found: null,
+				pictured: null
 			};
 		}
 	};

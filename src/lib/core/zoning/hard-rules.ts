@@ -96,11 +96,14 @@ const lifting: Rule = ({ home, figures, place, people }) => {
 	return null;
 };
 
+const STRONG = ['cleaner', 'medicine', 'unknown'] as const;
+
 const children: Rule = ({ home, figures, place }) => {
 	const small = Object.values(home.people).some((person) => person.ageBand === 'toddler');
 	if (!small || place.cabinet.lockable || place.nook.locked) return null;
 	const base = baseAboveFloorMm(place);
-	const poison = figures.hazards.has('cleaner') || figures.hazards.has('medicine');
+	// What nobody has said the kind of yet may be anything.
+	const poison = STRONG.some((hazard) => figures.hazards.has(hazard));
 	const sharp = figures.hazards.has('sharp') || figures.hazards.has('choking');
 	return when(
 		(poison && base < TODDLER_CLIMB_MM) || (sharp && base < TODDLER_REACH_MM),
@@ -157,13 +160,13 @@ export function hardRuleBroken(input: RuleInput): HardCode | null {
 	return null;
 }
 
-/** What may not share a nook: bit 1 food, 2 cleaner, 4 medicine, 8 bleach, 16 acid. */
+/** What may not share a nook: bit 1 food, 2 cleaner or of unknown kind, 4 medicine, 8 bleach, 16 acid. */
 export function kindsAndConflicts(figures: GroupFigures): { kinds: number; conflicts: number } {
 	const [FOOD, CLEANER, MEDICINE, BLEACH, ACID] = [1, 2, 4, 8, 16];
 	const { hazards, isFood } = figures;
 	const kinds =
 		(isFood ? FOOD! : 0) |
-		(hazards.has('cleaner') ? CLEANER! : 0) |
+		(hazards.has('cleaner') || hazards.has('unknown') ? CLEANER! : 0) |
 		(hazards.has('medicine') ? MEDICINE! : 0) |
 		(hazards.has('bleach') ? BLEACH! : 0) |
 		(hazards.has('acid') ? ACID! : 0);

@@ -117,6 +117,7 @@ const RULES: readonly SoftRule[] = [
 		({ figures, place }) =>
 			place.nook.kind === 'undersink' &&
 			!figures.hazards.has('cleaner') &&
+			!figures.hazards.has('unknown') &&
 			!figures.stations.has('sink')
 	],
 	[

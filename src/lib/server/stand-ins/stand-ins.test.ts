@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { isInStore, parseCode } from '../../core/clearing';
-import { categoryFromName, parseQuantity } from '../../core/model';
+import { kindOf } from '../../core/kinds';
+import { parseQuantity } from '../../core/model';
 import { LASER_RANGE_MM, readLaser } from './laser';
 import { productOf, PRODUCTS, scan } from './products';
 
@@ -49,7 +50,7 @@ describe('the stand-in for a product directory', () => {
 		expect(productOf('2999999999993')).toBeNull();
 	});
 	it('names goods that fall into a category', () => {
-		const lost = PRODUCTS.filter((product) => !categoryFromName(product.name));
+		const lost = PRODUCTS.filter((product) => !kindOf(product.name).sure);
 		expect(lost.map((product) => product.name)).toEqual([]);
 	});
 	it('is scanned as numbers, as fields and as addresses, with a misread now and then', () => {
