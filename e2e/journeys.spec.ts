@@ -46,10 +46,10 @@ test('Clear: type, see what is understood, decide by one letter, take it back', 
 		'count3 tins',
 		'knownchopped tomatoes',
 		'size400 g',
-		'best before31 Mar 2027',
 		'statedented'
 	])
 		await expect(page.getByText(chip, { exact: true })).toBeVisible();
+	await expect(page.getByLabel('What 31 Mar 2027 is')).toHaveValue('best-before');
 	await line.press('Enter');
 	await expect(line).toHaveValue('');
 	const pile = page.getByRole('list', { name: 'Pile: Larder shelf 2' });

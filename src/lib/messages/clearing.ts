@@ -135,6 +135,18 @@ export function adviceText(advice: Advice): string {
 			return `It contains ${facts.allergen}, which ${facts.person} must not eat. Keep it in its own labelled box, below anything that is free of it.`;
 		case 'place-full':
 			return `This place is over-full, and this is hardly used (${Number(facts.uses).toFixed(2)} times a week).`;
+		case 'food-apart':
+			return `It stands among things that can hurt (${facts.beside}). Food goes to a place of its own.`;
+		case 'unknown-kind':
+			return 'Nobody has said what this is yet. Say it first (Put it right); until then keep it from food and children.';
+		case 'pest':
+			return 'Something lives in it. Bag it, take it out of the house, and check every open pack beside it. Wipe the shelf, seams and screw holes too.';
+		case 'pest-near':
+			return `${facts.beside} beside it has pests. Look at the folds and the bottom of this pack, sift it, and keep it in a tight jar.`;
+		case 'mouldy':
+			return 'Mouldy. Soft food goes whole, without smelling at it; what is not food is washed and dried, or goes.';
+		case 'no-own-pack':
+			return 'Not in its own pack: nobody can tell what it is or how much is safe. Do not pour it away or mix it; take it to the collection point.';
 		case 'hazard-apart':
 			return `It stands with food (${facts.beside}). Keep cleaners and medicines apart from food, locked or high up, in their own packs.`;
 	}

@@ -47,7 +47,7 @@ describe('words', () => {
 			'lone-lid-or-box',
 			'more-than-used',
 			'unused-long',
-			'hazard-apart'
+			'food-apart'
 		])
 			expect([...codes]).toContain(code);
 	});

@@ -42,6 +42,11 @@ export function stepText(step: NextStep): { title: string; why: string } {
 				title: `Decide on ${some(step.count, 'lot past its date', 'lots past their date')}`,
 				why: 'Some are about safety, others only about quality; each says which.'
 			};
+		case 'say-kinds':
+			return {
+				title: `Say what ${some(step.count, 'thing is', 'things are')}`,
+				why: 'Until then they are kept from food and out of children’s reach.'
+			};
 		case 'sort-loose':
 			return {
 				title: `Give ${some(step.count, 'thing', 'things')} a group`,

@@ -132,6 +132,11 @@ export class Intake {
 	setDateKind(index: number, kind: DateKind | null): void {
 		this.#fixes = { ...this.#fixes, dates: { ...this.#fixes.dates, [index]: kind } };
 	}
+	/** What a date of the line is of, with what was said by hand; null: it is none. */
+	dateKind(index: number, read: DateKind): DateKind | null {
+		const said = this.#fixes.dates?.[index];
+		return said === undefined ? read : said;
+	}
 	/** Takes a state away that the thing is not in. */
 	dropState(state: LotState): void {
 		this.#fixes = { ...this.#fixes, notStates: [...(this.#fixes.notStates ?? []), state] };

@@ -79,3 +79,42 @@ describe('a scanned number', () => {
 		expect(codes()).toEqual({ mugs: null });
 	});
 });
+
+describe('what was read, put right before it is entered', () => {
+	const last = () => Object.values(store.home.lots).at(-1)!;
+	it('takes the kind by hand, and remembers it for the name', async () => {
+		intake.text = '2 quux';
+		expect(intake.parsed!.kind.sure).toBe(false);
+		intake.setKind('food.spices');
+		expect(intake.parsed).toMatchObject({ kindByHand: true, line: { category: 'food.spices' } });
+		await intake.enter();
+		expect(store.home.things[last().thingId]!.category).toBe('food.spices');
+		intake.text = '1 Quux';
+		expect(intake.parsed!.kind).toMatchObject({ sure: true, category: 'food.spices' });
+	});
+	it('changes what a date is of, or that it is one', async () => {
+		intake.text = 'oat milk 28 nov';
+		intake.setDateKind(0, 'use-by');
+		expect(intake.parsed!.line.printed?.kind).toBe('use-by');
+		intake.setDateKind(0, 'opened');
+		expect(intake.parsed!.line).toMatchObject({ printed: null, openedOn: '2026-11-28' });
+		intake.setDateKind(0, null);
+		await intake.enter();
+		expect(last().dates).toMatchObject({ printed: null, openedOn: null });
+	});
+	it('drops a state, and none of it sticks to the next line', async () => {
+		intake.text = '3 tins tuna dented';
+		intake.dropState('dented');
+		await intake.enter();
+		expect(last().states).toEqual([]);
+		intake.text = '2 tins sardines dented';
+		await intake.enter();
+		expect(last().states).toEqual(['dented']);
+	});
+	it('says what was not understood, and which lot was entered', async () => {
+		intake.text = 'chopped 7 tomatoes 9 8';
+		await intake.enter();
+		expect(intake.said).toMatch(/Not understood: /);
+		expect(intake.last).toMatchObject({ lotId: last().id });
+	});
+});

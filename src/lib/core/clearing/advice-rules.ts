@@ -4,6 +4,7 @@ import {
 	lotsIn,
 	lotsOf,
 	memoOn,
+	UNKNOWN_KIND,
 	usesPerWeek,
 	type Home,
 	type Lot,
@@ -41,6 +42,12 @@ export type AdviceCode =
 	| 'more-than-used'
 	| 'unused-long'
 	| 'hazard-apart'
+	| 'food-apart'
+	| 'unknown-kind'
+	| 'pest'
+	| 'pest-near'
+	| 'mouldy'
+	| 'no-own-pack'
 	| 'allergen-apart'
 	| 'somebody-elses'
 	| 'disliked'
@@ -86,8 +93,7 @@ const useByPast: Rule = ({ lot, thing, today }) => {
 };
 
 /** Whether it is food in a closed pack, where a leak lets germs in. */
-const isSealedFood = (lot: Lot, thing: Thing) =>
-	categoryOf(thing.category).area === 'food' && !lot.states.includes('open');
+const isSealedFood = (lot: Lot, thing: Thing) => isFood(thing) && !lot.states.includes('open');
 
 const canUnsafe: Rule = ({ lot, thing }) => {
 	const state =
@@ -151,7 +157,7 @@ const keepWithCare: Rule = ({ lot }) => {
 };
 
 const broken: Rule = ({ lot, thing }) => {
-	const state = has(lot, 'broken', 'leaking');
+	const state = has(lot, 'broken', 'leaking', 'chipped');
 	if (!state || isSealedFood(lot, thing)) return null;
 	// Sprays, solvents and batteries do not go into the bin, broken least of all.
 	if (thing.hazards.some((hazard) => hazard === 'flammable' || hazard === 'cleaner'))
@@ -230,18 +236,47 @@ const unused: Rule = ({ home, lot, thing, today }) => {
 	return months >= home.settings.unusedMonths ? advise('give', 1, 'unused-long', { months }) : null;
 };
 
+const isFood = (thing: Thing | undefined): boolean =>
+	!!thing && categoryOf(thing.category).area === 'food';
+const isStrong = (thing: Thing | undefined): boolean =>
+	!!thing && (thing.hazards.includes('medicine') || thing.hazards.includes('cleaner'));
+
+/** Food and what can hurt in one place: the fewer of the two move, what can hurt where they are as many. */
 const apart: Rule = ({ home, lot, thing }) => {
-	const strong = thing.hazards.includes('medicine') || thing.hazards.includes('cleaner');
-	const nook = lot.nookId && home.nooks[lot.nookId];
-	if (!strong || !nook) return null;
-	const food = lotsIn(home, nook.id).find((other) => {
-		const mate = home.things[other.thingId];
-		return mate && categoryOf(mate.category).area === 'food';
-	});
-	return food
-		? advise('move', 3, 'hazard-apart', { beside: home.things[food.thingId]!.name })
+	if (!lot.nookId || !(isStrong(thing) || isFood(thing))) return null;
+	const mates = lotsIn(home, lot.nookId).map(({ thingId }) => home.things[thingId]);
+	const food = mates.filter(isFood);
+	const strong = mates.filter(isStrong);
+	if (!food.length || !strong.length) return null;
+	const foodMoves = food.length < strong.length;
+	if (isStrong(thing) && !foodMoves)
+		return advise('move', 3, 'hazard-apart', { beside: food[0]!.name });
+	return isFood(thing) && !isStrong(thing) && foodMoves
+		? advise('move', 3, 'food-apart', { beside: strong[0]!.name })
 		: null;
 };
+
+/** What nobody has said the kind of is asked about before anything is decided. */
+const unknownKind: Rule = ({ thing }) =>
+	thing.category === UNKNOWN_KIND ? advise('hold', 2, 'unknown-kind', { name: thing.name }) : null;
+
+const pest: Rule = ({ home, lot, thing }) => {
+	if (has(lot, 'pest')) return advise(isFood(thing) ? 'discard' : 'recycle', 3, 'pest');
+	if (!lot.nookId || !isFood(thing) || !thing.needs.includes('dry')) return null;
+	const infested = lotsIn(home, lot.nookId).find(({ states }) => states.includes('pest'));
+	return infested
+		? advise('keep', 2, 'pest-near', { beside: home.things[infested.thingId]?.name ?? '' })
+		: null;
+};
+
+const mouldy: Rule = ({ lot, thing }) =>
+	has(lot, 'mouldy') ? advise('discard', isFood(thing) ? 3 : 2, 'mouldy') : null;
+
+/** A chemical or a medicine that is not in its own pack: nobody can tell what it is, or how much of it is safe. */
+const noOwnPack: Rule = ({ lot, thing }) =>
+	isStrong(thing) && has(lot, 'no-label')
+		? advise('hazardous', 3, 'no-own-pack', { name: thing.name })
+		: null;
 
 /** Food that somebody here must not eat: in a box of its own, above the others. */
 const allergen: Rule = ({ home, lot, thing }) => {
@@ -267,9 +302,13 @@ const placeFull: Rule = ({ overFull, thing }) =>
 /** In the order in which they are shown among equals: safety, quality, whose it is, tidiness. */
 export const RULES: readonly Rule[] = [
 	canUnsafe,
+	pest,
+	mouldy,
+	noOwnPack,
 	useByPast,
 	thawedWarm,
 	apart,
+	unknownKind,
 	bestBefore,
 	effective,
 	keepWithCare,

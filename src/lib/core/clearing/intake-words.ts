@@ -99,6 +99,11 @@ export const STATE_WORDS: readonly StateWord[] = [
 		'part missing',
 		String.raw`(?:part|parts|piece|pieces|bit) (?:missing|gone|lost)|missing (?:a |one |some )?(?:part|parts|piece|pieces|bit|bits)|incomplete`
 	),
+	word(
+		'no-label',
+		'no label',
+		String.raw`(?:no|without(?: a)?) label|unlabell?ed|label (?:missing|gone|off|lost)|decanted|in an? (?:old )?(?:jam jar|jar|lemonade bottle|drinks? bottle|water bottle|unmarked \S+|cup)`
+	),
 	word('popped', 'popped button', String.raw`(?:button )?popped(?: button)?|button up`),
 	word(
 		'smells',

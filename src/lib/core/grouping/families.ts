@@ -1,4 +1,12 @@
-import { lotsOf, memoOn, thingsOf, type Home, type HomePart, type Thing } from '../model';
+import {
+	lotsOf,
+	memoOn,
+	thingsOf,
+	UNKNOWN_KIND,
+	type Home,
+	type HomePart,
+	type Thing
+} from '../model';
 import { coldOf, ruleOf } from './buckets';
 
 /**
@@ -75,6 +83,13 @@ export const isKept = (home: HomePart<'lots'>, thing: Thing): boolean =>
 /** Things that are kept and have no group yet. */
 export const looseThings = memoOn(['things', 'lots'], (home): readonly Thing[] =>
 	thingsOf(home, null).filter((thing) => isKept(home, thing))
+);
+
+/** Things that are kept and whose kind nobody has said yet, by name. */
+export const unknownThings = memoOn(['things', 'lots'], (home): readonly Thing[] =>
+	Object.values(home.things)
+		.filter((thing) => thing.category === UNKNOWN_KIND && isKept(home, thing))
+		.sort((a, b) => a.name.localeCompare(b.name))
 );
 
 /** How many things are kept at all. */

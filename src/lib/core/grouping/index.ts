@@ -50,6 +50,7 @@ export {
 	looseThings,
 	mayShare,
 	strangerIn,
+	unknownThings,
 	type Family,
 	type Stranger
 } from './families';

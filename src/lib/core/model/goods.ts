@@ -130,6 +130,7 @@ export const LOT_STATES = [
 	'mouldy',
 	'part-used',
 	'chipped',
+	'no-label',
 	'no-lid',
 	'no-box',
 	'no-part',

@@ -5,7 +5,7 @@ import { lifeOf } from './life';
 export interface EffectiveDate {
 	/** ISO date, the last good day. */
 	readonly on: string;
-	readonly basis: 'printed' | 'opened' | 'thawed' | 'frozen';
+	readonly basis: 'printed' | 'opened' | 'thawed' | 'frozen' | 'made';
 	/** Days of life that were added to the basis; null for a printed date. */
 	readonly lifeDays: number | null;
 }
@@ -14,7 +14,7 @@ export interface EffectiveDate {
 const THAWED_DAYS = 1;
 
 function computeDate(lot: Lot, thing: Thing): EffectiveDate | null {
-	const { printed, openedOn, frozenOn, thawedOn } = lot.dates;
+	const { printed, openedOn, frozenOn, thawedOn, madeOn } = lot.dates;
 	const life = lifeOf(thing);
 	const found: EffectiveDate[] = [];
 	const add = (
@@ -31,6 +31,7 @@ function computeDate(lot: Lot, thing: Thing): EffectiveDate | null {
 	if (!isFrozen) {
 		const openedDays = chilled ? life?.fridgeDays : (life?.openedDays ?? life?.fridgeDays);
 		add(openedOn, openedDays, 'opened');
+		add(madeOn, chilled ? life?.fridgeDays : life?.cupboardDays, 'made');
 		add(thawedOn, Math.min(life?.fridgeDays ?? THAWED_DAYS, 2), 'thawed');
 	}
 	if (isFrozen) add(frozenOn, life?.freezerDays, 'frozen');
@@ -44,7 +45,7 @@ function computeDate(lot: Lot, thing: Thing): EffectiveDate | null {
 const known = new WeakMap<Lot, { thing: Thing; date: EffectiveDate | null }>();
 
 /**
- * Gives the date a lot should be used by: the earliest of the printed date, opening + life, thawing + life,
+ * Gives the date a lot should be used by: the earliest of the printed date, opening, making or thawing + life,
  * and freezing + frozen life. While frozen, the printed date sleeps: the cold holds it. Ties go to the
  * printed date. Null when nothing is known.
  * @example effectiveDate(openKetchup, ketchup) // { on: '2027-06-30', basis: 'opened', lifeDays: 180 }

@@ -1,6 +1,6 @@
 import { pastByPlace } from '../clearing';
 import { fitFingerprint } from '../fitting';
-import { keptThings, looseThings } from '../grouping';
+import { keptThings, looseThings, unknownThings } from '../grouping';
 import { countPast, shoppingList, useFirst } from '../rotation';
 import { decidedLots, memoOn, stock, type Home } from '../model';
 import { checkSurvey, tapeList } from '../survey';
@@ -25,6 +25,7 @@ export type NextStep = { readonly stage: Stage } & (
 	| { readonly code: 'check-survey'; readonly count: number }
 	| { readonly code: 'enter-stock' }
 	| { readonly code: 'decide-past'; readonly count: number }
+	| { readonly code: 'say-kinds'; readonly count: number }
 	| { readonly code: 'sort-loose'; readonly count: number }
 	| { readonly code: 'make-plan' }
 	| { readonly code: 'plan-stale' }
@@ -90,6 +91,7 @@ export function nextSteps(home: Home, today: string): NextStep[] {
 	const doubtful = checkSurvey(home).filter((issue) => issue.code !== 'size-missing').length;
 	const things = Object.keys(home.things).length;
 	const loose = looseThings(home).length;
+	const unknown = unknownThings(home).length;
 	const past = countPast(home, today);
 	const toDecide = [...pastByPlace(home, today).values()].reduce((sum, count) => sum + count, 0);
 	const soon = Math.max(0, useFirst(home, today, 14).length - past);
@@ -99,6 +101,7 @@ export function nextSteps(home: Home, today: string): NextStep[] {
 	add(doubtful > 0 && { stage: 'walk', code: 'check-survey', count: doubtful });
 	add(!things && { stage: 'clear', code: 'enter-stock' });
 	add(toDecide > 0 && { stage: 'clear', code: 'decide-past', count: toDecide });
+	add(unknown > 0 && { stage: 'sort', code: 'say-kinds', count: unknown });
 	add(loose > 0 && { stage: 'sort', code: 'sort-loose', count: loose });
 	if (things && Object.keys(home.nooks).length) {
 		if (!plan) add({ stage: 'place', code: 'make-plan' });

@@ -3,6 +3,7 @@
 	import { categoryOf } from '$lib/core/model';
 	import { adviceText, dateText, STRENGTH_WORDS, VERDICT_WORDS } from '$lib/messages/clearing';
 	import type { ClearDesk } from '$lib/state/clear-desk.svelte';
+	import CorrectButton from '$lib/ui/frame/CorrectButton.svelte';
 
 	let { desk }: { desk: ClearDesk } = $props();
 	const advised = $derived(advisedVerdict(desk.advice));
@@ -13,7 +14,8 @@
 	{@const { current, thing } = desk}
 	<p class="soft">{desk.open.size} to decide here</p>
 	<h2 class="mb-1">{current.count} × {thing.name}</h2>
-	<p class="soft mb-3">{categoryOf(thing.category).name}. {desk.whenOf(current)}.</p>
+	<p class="soft mb-1">{categoryOf(thing.category).name}. {desk.whenOf(current)}.</p>
+	<div class="mb-2 -ml-3"><CorrectButton id={current.id} name={thing.name} /></div>
 	{#each desk.advice as item, i (item.code)}
 		<div class="mb-3 border-l-4 pl-3 {item.overruled ? 'border-base-300' : TONES[item.strength]}">
 			<b>{i === 0 && !item.overruled ? 'Advice: ' : ''}{VERDICT_WORDS[item.verdict]}</b>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Lot } from '$lib/core/model';
 	import { VERDICT_WORDS } from '$lib/messages/clearing';
+	import { STATE_NAMES } from '$lib/messages/intake';
 	import type { ClearDesk } from '$lib/state/clear-desk.svelte';
 
 	let { desk, lot }: { desk: ClearDesk; lot: Lot } = $props();
@@ -19,7 +20,8 @@
 	<span class="measure count">{lot.count}</span>
 	<span class="min-w-0"
 		><b>{thing?.name}</b>
-		{#each lot.states as state (state)}<i class="badge badge-outline ml-1 not-italic">{state}</i
+		{#each lot.states as state (state)}<i class="badge badge-outline ml-1 not-italic"
+				>{STATE_NAMES[state]}</i
 			>{/each}
 		{#if lot.owner}<i class="badge badge-outline ml-1 not-italic">{lot.owner}’s</i>{/if}
 		<span class="soft block text-sm">{desk.whenOf(lot)}</span></span

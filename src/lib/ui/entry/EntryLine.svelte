@@ -2,11 +2,13 @@
 	import CornerDownLeft from '@lucide/svelte/icons/corner-down-left';
 	import ScanBarcode from '@lucide/svelte/icons/scan-barcode';
 	import type { DateOrder } from '$lib/core/clearing';
-	import { categoryOf, formatQuantity, type Home } from '$lib/core/model';
-	import { dateText, intakeIssueText } from '$lib/messages/clearing';
+	import type { Home } from '$lib/core/model';
+	import { intakeIssueText } from '$lib/messages/clearing';
 	import { keysEverywhere } from '$lib/state/page-keys.svelte';
 	import type { Intake } from '$lib/state/intake.svelte';
 	import { isKnown, suggestThings } from '$lib/state/find';
+	import { getCorrecting } from '$lib/state/context';
+	import LineChips from './LineChips.svelte';
 
 	interface Props {
 		intake: Intake;
@@ -29,6 +31,13 @@
 		if (lines.length < 2) return;
 		event.preventDefault();
 		intake.paste(lines);
+	}
+	const correcting = getCorrecting();
+	/** Selects a part of the line, so that it can be typed anew. */
+	function pickOut(text: string) {
+		const at = intake.text.toLowerCase().indexOf(text.toLowerCase());
+		input?.focus();
+		if (at >= 0 && text) input?.setSelectionRange(at, at + text.length);
 	}
 	function swap(name: string) {
 		intake.text = intake.text.replace(parsed!.line.name, name);
@@ -82,24 +91,7 @@
 	{#if intake.busy}
 		<span role="status">Asking …</span>
 	{:else if parsed}
-		{@const { line } = parsed}
-		<span class="chip"><i>count</i>{line.count}{line.countWord ? ` ${line.countWord}` : ''}</span>
-		{#if line.name}<span class="chip" class:known><i>{known ? 'known' : 'what'}</i>{line.name}</span
-			>{/if}
-		{#if line.category}<span class="chip"><i>kind</i>{categoryOf(line.category).name}</span>{/if}
-		{#if line.size}<span class="chip"><i>size</i>{formatQuantity(line.size)}</span>{/if}
-		{#if line.printed}<span class="chip"
-				><i>{line.printed.kind === 'use-by' ? 'use by' : 'best before'}</i>{dateText(
-					line.printed.on
-				)}</span
-			>{/if}
-		{#each [['opened', line.openedOn], ['frozen', line.frozenOn], ['thawed', line.thawedOn], ['last used', line.lastUsedOn]] as const as [word, on] (word)}
-			{#if on}<span class="chip"><i>{word}</i>{dateText(on)}</span>{/if}
-		{/each}
-		{#each line.states as state (state)}<span class="chip"><i>state</i>{state}</span>{/each}
-		{#if line.owner}<span class="chip"><i>owner</i>{line.owner}</span>{/if}
-		{#if line.place}<span class="chip"><i>place</i>{line.place}</span>{/if}
-		{#if line.batch}<span class="chip"><i>batch</i>{line.batch}</span>{/if}
+		<LineChips {intake} read={parsed} {known} onedit={pickOut} />
 		{#each suggested as thing (thing.id)}
 			<button type="button" class="chip hint" onclick={() => swap(thing.name)}
 				><i>or</i>{thing.name}</button
@@ -120,6 +112,12 @@
 		<span>A code: Enter looks it up.</span>
 	{:else if intake.said}
 		<span>{intake.said}</span>
+		{#if intake.last}
+			{@const { lotId } = intake.last}
+			<button type="button" class="btn btn-ghost" onclick={() => correcting().open(lotId)}
+				>Put it right</button
+			>
+		{/if}
 	{:else}
 		<span class="soft"
 			>One thing with its count, size, date and state; you can paste many lines at once.<span
@@ -168,14 +166,6 @@
 		gap: 0.4rem;
 		border: 1px solid var(--color-base-content);
 		padding: 0.1rem 0.5rem;
-	}
-	.chip i {
-		font-style: normal;
-		font-size: 0.85rem;
-		color: var(--ink-soft);
-	}
-	.chip.known {
-		border-color: var(--color-success);
 	}
 	.hint {
 		min-height: 44px;

@@ -11,8 +11,14 @@
 	import { usesText } from '$lib/messages/sorting';
 	import { getHomeStore } from '$lib/state/context';
 	import CheckField from '$lib/ui/forms/CheckField.svelte';
+	import CorrectButton from '$lib/ui/frame/CorrectButton.svelte';
 
-	let { thing }: { thing: Thing } = $props();
+	interface Props {
+		thing: Thing;
+		/** Stands on the sheet on which all else of the thing is put right. */
+		isOnSheet?: boolean;
+	}
+	let { thing, isOnSheet = false }: Props = $props();
 	const getStore = getHomeStore();
 	const store = $derived(getStore());
 	const people = $derived(Object.values(store.home.people));
@@ -34,6 +40,7 @@
 </script>
 
 <div class="mt-1 flex flex-col gap-2">
+	{#if !isOnSheet}<span><CorrectButton id={thing.id} name={thing.name} /></span>{/if}
 	<span class="soft text-sm"
 		>{categoryOf(thing.category).name}, {usesText(usesPerWeek(thing))} a week {thing.use
 			.countedPerWeek === null

@@ -2,14 +2,17 @@
 	import { page } from '$app/state';
 	import { stageProgress } from '$lib/core/upkeep';
 	import { troubleOf, type Trouble } from '$lib/data';
-	import { setHomeStore } from '$lib/state/context';
+	import { setCorrecting, setHomeStore } from '$lib/state/context';
+	import { CorrectDesk } from '$lib/state/correct-desk.svelte';
 	import { HomeStore, type OpenFailure } from '$lib/state/home-store.svelte';
 	import { Later } from '$lib/state/later.svelte';
+	import { newId } from '$lib/state/ids';
 	import { openHomes } from '$lib/state/homes';
 	import { keysEverywhere, listenForKeys } from '$lib/state/page-keys.svelte';
 	import { today } from '$lib/state/clock.svelte';
 	import { screenTitle } from '$lib/messages/screens';
 	import TagPatterns from '$lib/ui/drawing/TagPatterns.svelte';
+	import CorrectSheet from '$lib/ui/frame/CorrectSheet.svelte';
 	import BrokenScreen from '$lib/ui/frame/BrokenScreen.svelte';
 	import HomeNotOpened from '$lib/ui/frame/HomeNotOpened.svelte';
 	import MendList from '$lib/ui/frame/MendList.svelte';
@@ -23,6 +26,8 @@
 		null
 	);
 	setHomeStore(() => store!);
+	const correcting = new CorrectDesk({ store: () => store!, newId, today });
+	setCorrecting(() => correcting);
 
 	async function open(id: string): Promise<HomeStore | null> {
 		try {
@@ -94,6 +99,7 @@
 					</svelte:boundary>
 				{/key}
 			</main>
+			{#if correcting.isOpen}<CorrectSheet />{/if}
 		</div>
 	</div>
 {:else if failure}

@@ -22,6 +22,7 @@
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
 	import GroupSheet from '$lib/ui/sort/GroupSheet.svelte';
 	import SortHead from '$lib/ui/sort/SortHead.svelte';
+	import UnknownThings from '$lib/ui/sort/UnknownThings.svelte';
 
 	const getStore = getHomeStore();
 	const store = $derived(getStore());
@@ -79,6 +80,7 @@
 			>
 		{/if}
 	</SortHead>
+	<UnknownThings />
 	{#if !figures.length}
 		<EmptyNote title="No groups yet">
 			{#if loose.length}

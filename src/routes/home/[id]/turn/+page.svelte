@@ -17,6 +17,7 @@
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
+	import CorrectButton from '$lib/ui/frame/CorrectButton.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
 	import StageHead from '$lib/ui/frame/StageHead.svelte';
 	import VirtualList from '$lib/ui/frame/VirtualList.svelte';
@@ -44,7 +45,8 @@
 		printed: 'printed on the pack',
 		opened: 'from the day it was opened',
 		thawed: 'from the day it thawed',
-		frozen: 'from the day it was frozen'
+		frozen: 'from the day it was frozen',
+		made: 'from the day it was made'
 	} as const;
 	const REASON: Record<ShoppingReason, string> = {
 		'run-out': 'run out',
@@ -134,6 +136,7 @@
 			>{#if group}<TagChip {group} short />{/if}</span
 		>
 		<span class="measure count">{lot.count}</span>
+		<CorrectButton id={lot.id} name={thing.name} short />
 		<button class="btn" onclick={() => take(pick)} aria-label="Take down one {thing.name}"
 			><Minus size={18} />1</button
 		>
