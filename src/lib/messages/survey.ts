@@ -50,6 +50,12 @@ export function surveyIssueText(issue: SurveyIssue, unit: LengthUnit): string {
 			return `The way in (${length(issue.openingMm)}) is larger than the inside (${length(issue.insideMm)}). Measure one of them again.`;
 		case 'obstruction-outside':
 			return `Obstruction ${issue.index + 1} sticks out of the place. Check where it starts and how big it is.`;
+		case 'cabinets-overlap':
+			return `It stands ${length(issue.byMm)} into ${issue.other}. Change where one of them begins, or its width.`;
+		case 'beyond-wall':
+			return `It ends ${length(issue.byMm)} beyond its wall. Move it, or measure the wall again.`;
+		case 'cabinet-size':
+			return `An outer ${issue.side} of ${length(issue.mm)} cannot be. Check the unit and measure it again.`;
 		case 'shelves-too-tall':
 			return `The shelves add up to ${length(issue.sumMm)}, but the cabinet is only ${length(issue.cabinetMm)} high.`;
 	}

@@ -1,6 +1,6 @@
 import type { DistanceMeter, MeterReading } from '../core/devices';
-import { parseLength, type Cabinet } from '../core/model';
-import { READINGS, tapeStep, tapeSteps, type TapeStep } from '../core/survey';
+import { parseLengths, type Cabinet } from '../core/model';
+import { alikeIn, READINGS, sidesFrom, tapeStep, tapeSteps, type TapeStep } from '../core/survey';
 import { deviceIssueText } from '../messages/devices';
 import { lengthIssueText } from '../messages/survey';
 import type { HomeStore } from './home-store.svelte';
@@ -18,6 +18,8 @@ export class Tape {
 	typed = $state('');
 	#wrong = $state('');
 	#waiting = $state(false);
+	/** The place whose size was read last, all at once. */
+	#lastRead = $state.raw<string | null>(null);
 	#silence = $state.raw<(() => void) | null>(null);
 
 	constructor(store: () => HomeStore, meter: (aimMm: () => number) => DistanceMeter) {
@@ -77,12 +79,52 @@ export class Tape {
 		const { step } = this;
 		if (!step) return;
 		if (!this.typed.trim() && step.taken.length) return this.next();
-		const read = parseLength(this.typed, this.#store().home.units);
+		const read = parseLengths(this.typed, this.#store().home.units);
 		if (!read.ok) {
 			this.#wrong = lengthIssueText(read.issue);
 			return;
 		}
-		this.#keep(read.mm);
+		const [mm, ...more] = read.mm;
+		if (more.length) this.#keepRow(step, read.mm);
+		else if (mm !== undefined) this.#keep(mm);
+	}
+	/** Takes several numbers in a row for this side and those that follow it in its place, and goes on to the next. */
+	#keepRow(step: TapeStep, mm: readonly number[]): void {
+		const sides = sidesFrom(mm, step.side);
+		if (Object.keys(sides).length < mm.length) {
+			this.#wrong = `${mm.length} numbers from the ${step.word} on are more than this place has sides.`;
+			return;
+		}
+		const { nook } = step.place;
+		this.#store().run(`size of ${nook.name}`, 'takeSides', nook.id, sides);
+		this.#leavePlace(nook.id, Object.keys(sides));
+	}
+	/** How many other places stand in the same cabinet and are of the kind of the one just read; 0: none, or nothing read. */
+	get alike(): number {
+		const nookId = this.#lastRead;
+		const { home } = this.#store();
+		return nookId && home.nooks[nookId] ? alikeIn(home, nookId).length : 0;
+	}
+	/** Gives the places like the one read last its size, and leaves them off the list. */
+	takeForAlike(): void {
+		const nookId = this.#lastRead;
+		if (!nookId) return;
+		const { home } = this.#store();
+		const ids = new Set(alikeIn(home, nookId).map(({ id }) => id as string));
+		this.#store().run(`places like ${home.nooks[nookId]?.name ?? ''}`, 'sameSize', nookId);
+		this.#lastRead = null;
+		this.#leave((key) => ids.has(key.slice(0, key.lastIndexOf('/'))));
+	}
+	#leavePlace(nookId: string, sides: readonly string[]): void {
+		this.#lastRead = nookId;
+		const done = new Set(sides.map((side) => `${nookId}/${side.replace('Mm', '')}`));
+		this.#leave((key) => done.has(key));
+	}
+	/** Goes on to the first number from here that is not among those that are done. */
+	#leave(isDone: (key: string) => boolean): void {
+		let at = this.#at;
+		while (at < this.#keys.length && isDone(this.#keys[at]!)) at++;
+		this.#go(at);
 	}
 	/** Leaves this number and goes to the next; it stays on the list when nothing was taken. */
 	next(): void {

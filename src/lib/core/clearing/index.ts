@@ -94,4 +94,5 @@ export {
 	type BoundaryLimits
 } from './boundary';
 export { applyCut, cutPlace, piecesOut, wantingOf, type PlaceCut, type Wanting } from './place-cut';
+export { USUAL_THINGS, usualFor, type UsualThings } from './usual-things';
 export { CLEARING_COMMANDS } from './commands';

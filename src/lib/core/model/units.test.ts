@@ -102,6 +102,8 @@ describe('lengths as people measure', () => {
 		['12 by 8 1/2"', 'mm', [305, 216]],
 		['22 1/4 x 20 x 10 7/8', 'in', [565, 508, 276]],
 		['598', 'mm', [598]],
+		['564 512 276', 'mm', [564, 512, 276]],
+		['23 1/2', 'in', [597]],
 		['30cm x 200mm', 'mm', [300, 200]]
 	] as const)('%s is several at once', (text, unit, mm) =>
 		expect(parseLengths(text, unit)).toEqual({ ok: true, mm })

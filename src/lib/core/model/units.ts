@@ -101,12 +101,14 @@ export type LengthsResult =
 	| { readonly ok: true; readonly mm: readonly number[] }
 	| { readonly ok: false; readonly issue: LengthIssue };
 /**
- * Reads several lengths in a row, with `x`, `by` or a semicolon between them; a unit at the end holds for all that have
+ * Reads several lengths in a row, with `x`, `by`, a semicolon or only gaps between them; a unit at the end holds for all that have
  * none, unless one of them is a fraction of inches.
  * @example parseLengths('56.4 x 51.2 x 27.6 cm', 'mm') // { ok: true, mm: [564, 512, 276] }
  */
 export function parseLengths(text: string, bare: LengthUnit = 'mm'): LengthsResult {
-	const parts = text.trim().split(BETWEEN);
+	// Plain numbers with gaps between them are several too; `23 1/2` is one.
+	const isRow = /^\s*\d+(?:[.,]\d+)?(?:\s+\d+(?:[.,]\d+)?){1,2}\s*$/.test(text);
+	const parts = text.trim().split(isRow ? /\s+/ : BETWEEN);
 	const unit = /(mm|cm|in(?:ch(?:es)?)?|["″”])\s*$/i.exec(text)?.[1];
 	const mm: number[] = [];
 	for (const part of parts) {

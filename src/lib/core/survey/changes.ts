@@ -1,4 +1,5 @@
-import type { Cabinet, Edit, Nook, Room } from '../model';
+import type { Cabinet, Edit, Home, Nook, Room } from '../model';
+import { followOutside } from './measure';
 
 /** Makes the edit that changes what is known of a place, besides its sizes. */
 export function changeNook(
@@ -16,14 +17,33 @@ export function changeNook(
 	};
 }
 
-/** Makes the edit that changes what is known of a cabinet. */
+/** What is called after a cabinet is called after its new name: its places, and notes on labels that name it. */
+function renameWith(home: Home, cabinetId: string, before: string, after: string): void {
+	if (!before) return;
+	for (const nook of Object.values(home.nooks))
+		if (nook.cabinetId === cabinetId && nook.name.startsWith(before))
+			nook.name = (after + nook.name.slice(before.length)).slice(0, 200);
+	for (const mark of Object.values(home.marks))
+		if (home.nooks[mark.nookId]?.cabinetId === cabinetId && mark.note.includes(before))
+			mark.note = mark.note.replace(before, after).slice(0, 120);
+}
+
+/**
+ * Makes the edit that changes what is known of a cabinet. Inside sizes that nobody has read follow its outside, and what
+ * is called after it is called after its new name.
+ */
 export function changeCabinet(
 	cabinetId: string,
 	change: Partial<Omit<Cabinet, 'id' | 'runId'>>
 ): Edit {
 	return (draft) => {
 		const cabinet = draft.cabinets[cabinetId];
-		if (cabinet) Object.assign(cabinet, change);
+		if (!cabinet) return;
+		const { name, widthMm, heightMm, depthMm } = cabinet;
+		Object.assign(cabinet, change);
+		followOutside(draft as Home, cabinetId, { widthMm, heightMm, depthMm });
+		if (change.name && change.name !== name)
+			renameWith(draft as Home, cabinetId, name, change.name);
 	};
 }
 

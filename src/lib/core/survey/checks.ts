@@ -1,8 +1,12 @@
 import { memoOn, type Cabinet, type Nook } from '../model';
+import { checkCabinets } from './check-cabinets';
 import { nooksInOrder, type NookPlace } from './place';
 
 export type SurveyIssue = {
+	/** A place that it is about; of a cabinet without any, its own id. */
 	readonly nookId: string;
+	/** Set where it is about the cabinet itself. */
+	readonly cabinetId?: string;
 	readonly field: 'width' | 'depth' | 'height' | 'opening' | 'obstruction' | 'cabinet';
 } & (
 	| { readonly code: 'size-missing' }
@@ -16,6 +20,13 @@ export type SurveyIssue = {
 	  }
 	| { readonly code: 'opening-larger'; readonly openingMm: number; readonly insideMm: number }
 	| { readonly code: 'obstruction-outside'; readonly index: number }
+	| { readonly code: 'cabinets-overlap'; readonly other: string; readonly byMm: number }
+	| { readonly code: 'beyond-wall'; readonly byMm: number }
+	| {
+			readonly code: 'cabinet-size';
+			readonly side: 'width' | 'depth' | 'height';
+			readonly mm: number;
+	  }
 	| { readonly code: 'shelves-too-tall'; readonly sumMm: number; readonly cabinetMm: number }
 );
 
@@ -120,7 +131,8 @@ export const checkSurvey = memoOn(
 		const places = nooksInOrder(home);
 		return [
 			...places.flatMap(({ nook, cabinet }) => checkNook(nook, cabinet)),
-			...checkStacks(places)
+			...checkStacks(places),
+			...checkCabinets(home)
 		];
 	}
 );

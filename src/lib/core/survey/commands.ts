@@ -26,6 +26,7 @@ import {
 	resizeRoom
 } from './plan-edits';
 import { addDoor, removeDoor, setDoorWidth, setWallLength } from './plan-items';
+import { confirmSizes, copyMeasures, sameSize, takeSides } from './measure';
 import { setReadings, takeReading } from './readings';
 import { addShelf, divideNook, duplicateCabinet, levelShelves, removeNook } from './shape-edits';
 import { addSocket, removeSocket } from './sockets';
@@ -50,6 +51,8 @@ export const SURVEY_COMMANDS = {
 	changeObstruction,
 	changePerson,
 	changeRoom,
+	confirmSizes,
+	copyMeasures,
 	divideNook: withStem(divideNook, idsFrom),
 	duplicateCabinet: withStem(duplicateCabinet, idsFrom),
 	levelShelves,
@@ -69,10 +72,12 @@ export const SURVEY_COMMANDS = {
 	removeSocket,
 	removeStation,
 	resizeRoom,
+	sameSize,
 	setDoorWidth,
 	setInside,
 	setOpening,
 	setReadings,
 	setWallLength,
-	takeReading
+	takeReading,
+	takeSides
 } as const;

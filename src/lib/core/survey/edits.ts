@@ -25,7 +25,14 @@ export interface NewRoom {
 	readonly name: string;
 	readonly widthMm: number;
 	readonly depthMm: number;
-	readonly ids: { readonly room: string; readonly back: string; readonly front: string };
+	/** Of the room and of the runs along its walls; the side walls were not made once. */
+	readonly ids: {
+		readonly room: string;
+		readonly back: string;
+		readonly front: string;
+		readonly left?: string;
+		readonly right?: string;
+	};
 }
 
 const rightEdge = (home: Home) =>
@@ -33,7 +40,7 @@ const rightEdge = (home: Home) =>
 
 /**
  * Makes the edit that adds a rectangular room to the right of the others, with a doorway between them and a run
- * along its far and its near wall.
+ * along each wall that has an id.
  */
 export function addRoom({ name, widthMm, depthMm, ids }: NewRoom): Edit {
 	return (draft) => {
@@ -71,6 +78,9 @@ export function addRoom({ name, widthMm, depthMm, ids }: NewRoom): Edit {
 		};
 		run(ids.back, 'far wall', { x, y: 0 }, { x: x + widthMm, y: 0 });
 		run(ids.front, 'near wall', { x: x + widthMm, y: depthMm }, { x, y: depthMm });
+		if (ids.left) run(ids.left, 'left wall', { x, y: depthMm }, { x, y: 0 });
+		if (ids.right)
+			run(ids.right, 'right wall', { x: x + widthMm, y: 0 }, { x: x + widthMm, y: depthMm });
 	};
 }
 

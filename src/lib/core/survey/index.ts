@@ -36,6 +36,20 @@ export {
 export { freeNear, isClear, isFree, isInside, layWalkSpace, type WalkSpace } from './walk-space';
 export { workTriangle, type TriangleIssue, type TriangleSide, type WorkTriangle } from './triangle';
 export { climateTags, spaceTotals, type SpaceSum, type SpaceTotals } from './totals';
+export {
+	alikeIn,
+	confirmSizes,
+	copyMeasures,
+	isMeasured,
+	likeCabinets,
+	measuredShare,
+	sameSize,
+	sidesFrom,
+	takeSides,
+	type MeasuredShare,
+	type SidesRead
+} from './measure';
+export { byAge } from './growth';
 export { setReadings, READINGS, smallest, spreadMm, takeReading } from './readings';
 export {
 	addShelf,

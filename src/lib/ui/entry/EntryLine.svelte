@@ -1,5 +1,6 @@
 <script lang="ts">
 	import CornerDownLeft from '@lucide/svelte/icons/corner-down-left';
+	import ListChecks from '@lucide/svelte/icons/list-checks';
 	import ScanBarcode from '@lucide/svelte/icons/scan-barcode';
 	import type { DateOrder } from '$lib/core/clearing';
 	import type { Home } from '$lib/core/model';
@@ -8,16 +9,20 @@
 	import type { Intake } from '$lib/state/intake.svelte';
 	import { isKnown, suggestThings } from '$lib/state/find';
 	import { getCorrecting } from '$lib/state/context';
+	import type { Ticks } from '$lib/state/ticks.svelte';
 	import LineChips from './LineChips.svelte';
+	import UsualList from './UsualList.svelte';
 
 	interface Props {
 		intake: Intake;
+		/** Usual things of the place, to tick instead of typing. */
+		ticks: Ticks;
 		home: Home;
 		/** Escape leaves the line. */
 		onleave?: () => void;
 		onorder: (order: Exclude<DateOrder, null>) => void;
 	}
-	let { intake, home, onleave, onorder }: Props = $props();
+	let { intake, ticks, home, onleave, onorder }: Props = $props();
 	let input = $state<HTMLInputElement>();
 	const parsed = $derived(intake.parsed);
 	const ambiguous = $derived(parsed?.issues.find((issue) => issue.code === 'date-ambiguous'));
@@ -86,7 +91,17 @@
 		title="Scan a pack (a stand-in scanner with invented products)"
 		><ScanBarcode size={20} /><span class="word">Scan</span></button
 	>
+	<button
+		type="button"
+		class="btn"
+		aria-expanded={ticks.isOpen}
+		aria-label="Tick usual things"
+		title="Tick usual things instead of typing them"
+		onclick={() => (ticks.isOpen = !ticks.isOpen)}
+		><ListChecks size={20} /><span class="word">Tick</span></button
+	>
 </form>
+{#if ticks.isOpen}<UsualList {ticks} />{:else if ticks.said}<p role="status">{ticks.said}</p>{/if}
 <div id="entry-understood" class="understood" aria-live="polite">
 	{#if intake.busy}
 		<span role="status">Asking …</span>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { formatLength, parseLength, type LengthUnit } from '$lib/core/model';
+	import { formatLength, parseLengths, type LengthUnit } from '$lib/core/model';
 	import { lengthIssueText } from '$lib/messages/survey';
 
 	interface Props {
@@ -7,10 +7,12 @@
 		valueMm: number | null;
 		units: LengthUnit;
 		onchange: (mm: number) => void;
+		/** Several numbers in a row were typed, `564 x 512 x 276`; without it one alone is taken. */
+		onmany?: (mm: readonly number[]) => void;
 		/** Said by the caller: what is doubtful about the value that stands. */
 		warning?: string;
 	}
-	let { label, valueMm, units, onchange, warning = '' }: Props = $props();
+	let { label, valueMm, units, onchange, onmany, warning = '' }: Props = $props();
 	const id = $props.id();
 	let typed = $state<string | null>(null);
 	let wrong = $state('');
@@ -18,14 +20,21 @@
 
 	function take() {
 		if (typed === null) return;
-		const result = parseLength(typed, units);
+		const result = parseLengths(typed, units);
 		if (!result.ok) {
 			wrong = lengthIssueText(result.issue);
 			return;
 		}
+		const [mm, ...more] = result.mm;
+		if (mm === undefined) return;
+		if (more.length && !onmany) {
+			wrong = `“${typed}” is ${result.mm.length} lengths. Write one here.`;
+			return;
+		}
 		wrong = '';
 		typed = null;
-		if (result.mm !== valueMm) onchange(result.mm);
+		if (more.length) onmany?.(result.mm);
+		else if (mm !== valueMm) onchange(mm);
 	}
 </script>
 

@@ -2,6 +2,7 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { AGE_BANDS } from '$lib/core/model';
+	import { byAge } from '$lib/core/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import CheckField from '$lib/ui/forms/CheckField.svelte';
@@ -42,7 +43,21 @@
 						store.run(`stature of ${person.name}`, 'changePerson', person.id, { statureMm })}
 				/>
 				<label class="text-sm font-semibold"
-					>Age<select
+					>Age in years<input
+						class="input measure font-normal"
+						type="number"
+						min="0"
+						max="120"
+						placeholder="gives stature and age group"
+						onchange={(event) => {
+							const text = event.currentTarget.value;
+							if (text)
+								store.run(`age of ${person.name}`, 'changePerson', person.id, byAge(Number(text)));
+						}}
+					/></label
+				>
+				<label class="text-sm font-semibold"
+					>Age group<select
 						class="select font-normal"
 						value={person.ageBand}
 						onchange={(event) =>

@@ -12,6 +12,7 @@
 		baseAboveFloorMm,
 		checkNook,
 		isPullOut,
+		measuredShare,
 		placeOfNook,
 		reachOf,
 		usableSpace
@@ -95,7 +96,13 @@
 	<NookSides {nookId} />
 	<section aria-label="Usable space" class="rule-top py-3">
 		{#if space?.ok}
-			<p class="text-lg"><b class="measure">{formatVolume(space.usableMl)}</b> usable</p>
+			{@const share = measuredShare([nook])}
+			<p class="text-lg">
+				<b class="measure">{formatVolume(space.usableMl)}</b>
+				usable{#if share.read < share.sides}<span class="soft text-base"
+						>, estimated: {share.read} of {share.sides} sizes measured</span
+					>{/if}
+			</p>
 			<details>
 				<summary class="soft min-h-8 cursor-pointer">How</summary>
 				<ul class="measure text-sm">

@@ -4,7 +4,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import type { ArgsOf } from '$lib/core/commands';
 	import { formatVolume, STATION_KINDS, type Cabinet, type StationKind } from '$lib/core/model';
-	import { nooksInOrder, spaceTotals, standingPoint } from '$lib/core/survey';
+	import { likeCabinets, nooksInOrder, spaceTotals, standingPoint } from '$lib/core/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import CheckField from '$lib/ui/forms/CheckField.svelte';
@@ -26,7 +26,18 @@
 	const shelves = $derived(places.filter(({ nook }) => nook.kind === 'shelf').length);
 	const set = (words: string, change: ArgsOf<'changeCabinet'>[1]) =>
 		store.run(`${words} of ${cabinet?.name}`, 'changeCabinet', cabinetId, change);
-	let station = $state<StationKind>('hob');
+	/** What one does before a cabinet of its form; another can be chosen. */
+	const USUAL_STATION: Partial<Record<Cabinet['form'], StationKind>> = {
+		sink: 'sink',
+		basin: 'basin',
+		mirror: 'basin',
+		fridge: 'fridge',
+		chest: 'freezer',
+		drawers: 'worktop',
+		base: 'worktop'
+	};
+	let station = $derived<StationKind>((cabinet && USUAL_STATION[cabinet.form]) ?? 'worktop');
+	const alike = $derived(likeCabinets(home, cabinetId));
 	function putStation() {
 		const place = places[0];
 		if (place)
@@ -96,6 +107,22 @@
 			>
 		{/if}
 	</div>
+	{#if alike.length}
+		<label class="mb-3 block"
+			><span class="soft text-sm">Measures as in a cabinet like it</span>
+			<select
+				class="select"
+				value=""
+				onchange={(event) => {
+					const from = event.currentTarget.value;
+					if (from) store.run(`measures of ${cabinet.name}`, 'copyMeasures', from, cabinetId);
+				}}
+			>
+				<option value="">choose one</option>
+				{#each alike as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
+			</select></label
+		>
+	{/if}
 	<div class="grid grid-cols-2 gap-2">
 		{#each SIDES as [side, label] (side)}
 			<LengthField

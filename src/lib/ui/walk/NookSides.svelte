@@ -1,7 +1,18 @@
 <script lang="ts">
+	import Check from '@lucide/svelte/icons/check';
+	import Copy from '@lucide/svelte/icons/copy';
 	import Eraser from '@lucide/svelte/icons/eraser';
 	import { formatLength } from '$lib/core/model';
-	import { checkNook, placeOfNook, READINGS, spreadMm, type Side } from '$lib/core/survey';
+	import {
+		alikeIn,
+		checkNook,
+		measuredShare,
+		placeOfNook,
+		READINGS,
+		sidesFrom,
+		spreadMm,
+		type Side
+	} from '$lib/core/survey';
 	import { READING_SPOTS, surveyIssueText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import LengthField from '$lib/ui/forms/LengthField.svelte';
@@ -28,6 +39,29 @@
 
 {#if place}
 	{@const { nook } = place}
+	{@const alike = alikeIn(home, nookId)}
+	{@const share = measuredShare([nook])}
+	<p class="soft mb-1 text-sm">
+		All three at once: width x depth x height, such as {home.units === 'in'
+			? '22 1/4 x 20 x 10 7/8'
+			: home.units === 'cm'
+				? '56.4 x 51.2 x 27.6'
+				: '564 x 512 x 276'}.
+	</p>
+	<div class="mb-2 flex flex-wrap gap-2">
+		{#if share.read < share.sides && SIDES.every(([side]) => nook.inside[side])}
+			<button
+				class="btn"
+				onclick={() => store.run(`sizes of ${nook.name} are right`, 'confirmSizes', nookId)}
+				><Check size={18} />These sizes are right</button
+			>
+		{/if}
+		{#if alike.length && share.read}
+			<button class="btn" onclick={() => store.run(`places like ${nook.name}`, 'sameSize', nookId)}
+				><Copy size={18} />All {alike.length + 1} the same</button
+			>
+		{/if}
+	</div>
 	{#each SIDES as [side, word] (side)}
 		{@const readings = nook.readings[side]}
 		<div class="mb-2">
@@ -36,13 +70,18 @@
 				units={home.units}
 				valueMm={nook.inside[side]}
 				warning={say(word)}
-				onchange={(mm) => store.run(`${word} of ${nook.name}`, 'setInside', nookId, side, mm)}
+				onchange={(mm) => store.run(`${word} of ${nook.name}`, 'takeSides', nookId, { [side]: mm })}
+				onmany={(mm) => store.run(`size of ${nook.name}`, 'takeSides', nookId, sidesFrom(mm, side))}
 			/>
 			<details open={readings.length > 0}>
 				<summary class="soft min-h-8 cursor-pointer text-sm"
 					>{readings.length
 						? `smallest of ${readings.length} ${readings.length === 1 ? 'reading' : 'readings'}${spreadMm(nook, side) > SQUARE_MM ? `, ${formatLength(spreadMm(nook, side), home.units)} out of square` : ''}`
-						: 'at three places'}</summary
+						: nook.pictured && side !== 'depthMm' && nook.pictured[side] !== null
+							? `from a picture, ± ${formatLength(nook.pictured[side], home.units)}`
+							: nook.inside[side]
+								? 'usual size, not measured'
+								: 'at three places'}</summary
 				>
 				<div class="grid grid-cols-3 gap-2">
 					{#each READING_SPOTS[side] as spot, i (spot)}

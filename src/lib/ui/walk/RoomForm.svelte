@@ -23,7 +23,13 @@
 		if (Math.min(width.mm, depth.mm) < 600)
 			return void (wrong = `A room of ${room.width} × ${room.depth} is smaller than a cabinet. Check the unit.`);
 		wrong = '';
-		const ids = { room: newId(), back: newId(), front: newId() };
+		const ids = {
+			room: newId(),
+			back: newId(),
+			front: newId(),
+			left: newId(),
+			right: newId()
+		};
 		store.run(`room ${room.name}`, 'addRoom', {
 			name: room.name.trim() || 'Room',
 			widthMm: width.mm,

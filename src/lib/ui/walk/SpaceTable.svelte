@@ -1,12 +1,13 @@
 <script lang="ts">
 	import { formatVolume } from '$lib/core/model';
-	import { spaceTotals, type SpaceSum } from '$lib/core/survey';
+	import { measuredShare, spaceTotals, type SpaceSum } from '$lib/core/survey';
 	import { CLIMATE_SHORT } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
 
 	const getStore = getHomeStore();
 	const home = $derived(getStore().home);
 	const totals = $derived(spaceTotals(home));
+	const share = $derived(measuredShare(Object.values(home.nooks)));
 	const metres = (mm: number) => `${(mm / 1000).toFixed(1)} m`;
 </script>
 
@@ -44,6 +45,12 @@
 			</tbody>
 		</table>
 	</div>
+	<p class="soft mt-1 text-sm">
+		{Math.round((100 * share.read) / Math.max(1, share.sides))} % of the sizes are measured; the rest
+		are usual ones{share.pictured ? ` or from a picture (${share.pictured})` : ''}.
+		{#if share.read < share.sides}<a class="underline" href="/home/{home.id}/walk/tape">Tape list</a
+			>{/if}
+	</p>
 	{#if totals.whole.unmeasured}<p class="soft mt-1 text-sm">
 			Without {totals.whole.unmeasured}
 			{totals.whole.unmeasured === 1 ? 'place that is' : 'places that are'} not measured.

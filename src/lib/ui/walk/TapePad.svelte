@@ -15,18 +15,12 @@
 	const home = $derived(getStore().home);
 	const step = $derived(tape.step);
 	const inches = $derived(home.units === 'in');
-	const keys = $derived([
-		...'789456123'.split(''),
-		inches ? '/' : '.',
-		'0',
-		inches ? ' ' : home.units === 'mm' ? ' cm' : ' mm'
-	]);
+	const keys = $derived([...'789456123'.split(''), inches ? '/' : '.', '0', inches ? ' ' : ' x ']);
 	const KEY_WORDS: Record<string, string> = {
 		' ': 'space',
 		'.': 'point',
 		'/': 'over',
-		' cm': 'cm',
-		' mm': 'mm'
+		' x ': 'by, then the next side'
 	};
 	let field = $state<HTMLInputElement>();
 	$effect(() => {
@@ -72,18 +66,28 @@
 		<span class="soft"
 			>{step.taken.length
 				? `${READINGS - step.taken.length} more, or Next`
-				: 'three places, the smallest counts'}</span
+				: 'width × depth × height in one go, or one side in three places'}</span
 		>
 	</p>
+	{#if tape.alike}
+		<button class="btn mb-2 w-full" onclick={() => tape.takeForAlike()}
+			>All {tape.alike + 1} in that cabinet the same</button
+		>
+	{/if}
 	{#if tape.wrong}<p role="alert" class="mb-2 text-sm" style="color:var(--color-error)">
 			{tape.wrong}
 		</p>{/if}
 	<div class="pad" role="group" aria-label="Number keys">
 		{#each keys as key (key)}
 			<button class="key measure" aria-label={KEY_WORDS[key] ?? key} onclick={() => tape.press(key)}
-				>{key === ' ' ? '␣' : key.trim()}</button
+				>{key === ' ' ? '␣' : key === ' x ' ? '×' : key}</button
 			>
 		{/each}
+		{#if inches}<button
+				class="key measure"
+				aria-label="by, then the next side"
+				onclick={() => tape.press(' x ')}>×</button
+			>{/if}
 		<button class="key back" aria-label="Erase" onclick={() => tape.erase()}
 			><Delete size={22} /></button
 		>

@@ -10,6 +10,7 @@
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import { Intake } from '$lib/state/intake.svelte';
+	import { Ticks } from '$lib/state/ticks.svelte';
 	import { keysHere } from '$lib/state/page-keys.svelte';
 	import ClearHead from '$lib/ui/clear/ClearHead.svelte';
 	import LotAdvice from '$lib/ui/clear/LotAdvice.svelte';
@@ -40,6 +41,7 @@
 		today,
 		newId
 	});
+	const ticks = new Ticks({ store: getStore, nookId: () => desk.nook?.id ?? null, newId, today });
 	const REASONS = ['It is still good', 'We do use it', 'A keepsake', 'It has another use'] as const;
 
 	let pile = $state<HTMLElement>();
@@ -112,6 +114,7 @@
 			{/if}
 			<EntryLine
 				{intake}
+				{ticks}
 				{home}
 				onleave={backToPile}
 				onorder={(order) =>

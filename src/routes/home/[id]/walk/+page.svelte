@@ -154,8 +154,13 @@
 			<li class="rule-top">
 				<button
 					class="min-h-11 w-full cursor-pointer py-2 text-left hover:underline"
-					onclick={() => desk.choose(issue.nookId)}
-					><b>{home.nooks[issue.nookId]?.name}</b>: {surveyIssueText(issue, home.units)}</button
+					onclick={() =>
+						issue.cabinetId ? desk.chooseCabinet(issue.cabinetId) : desk.choose(issue.nookId)}
+					><b
+						>{issue.cabinetId
+							? home.cabinets[issue.cabinetId]?.name
+							: home.nooks[issue.nookId]?.name}</b
+					>: {surveyIssueText(issue, home.units)}</button
 				>
 			</li>
 		{:else}

@@ -1,0 +1,46 @@
+import { z } from 'zod';
+import rows from '../../../../data/usual-things.json';
+import { NookKind, type Cabinet, type Home, type NookId } from '../model';
+
+/** What a kind of place usually holds, to be ticked instead of typed. */
+export const UsualThings = z.strictObject({
+	name: z.string(),
+	kinds: z.array(NookKind).min(1),
+	room: z.enum(['kitchen', 'bathroom']),
+	things: z.array(z.string()).min(5)
+});
+export type UsualThings = z.infer<typeof UsualThings>;
+export const USUAL_THINGS: readonly UsualThings[] = z.array(UsualThings).parse(rows);
+
+/** A list for one or two kinds of place is surely meant by such a place, whatever it is called. */
+const FEW_KINDS = 2;
+const BATHROOM_FORMS: ReadonlySet<Cabinet['form']> = new Set(['basin', 'mirror']);
+const isBathroom = (home: Home, cabinet: Cabinet): boolean => {
+	const room = home.rooms[home.runs[cabinet.runId]?.roomId ?? ''];
+	return BATHROOM_FORMS.has(cabinet.form) || /bath|shower|wash/i.test(room?.name ?? '');
+};
+
+/**
+ * Gives the lists for a place: those of its kind, the likeliest first (what its name speaks of), then all others.
+ * Without a place: all of them.
+ */
+export function usualFor(home: Home, nookId: NookId | null): readonly UsualThings[] {
+	const nook = nookId ? home.nooks[nookId] : undefined;
+	const cabinet = nook && home.cabinets[nook.cabinetId];
+	if (!nook || !cabinet) return USUAL_THINGS;
+	const room = isBathroom(home, cabinet) ? 'bathroom' : 'kitchen';
+	const said = `${nook.name} ${cabinet.name}`.toLowerCase();
+	const rank = (row: UsualThings) =>
+		(row.kinds.includes(nook.kind) && row.room === room
+			? row.kinds.length <= FEW_KINDS
+				? 4
+				: 2
+			: 0) +
+		(row.name
+			.toLowerCase()
+			.split(/\W+/)
+			.some((word) => word.length > 3 && said.includes(word))
+			? 3
+			: 0);
+	return [...USUAL_THINGS].sort((a, b) => rank(b) - rank(a));
+}
