@@ -42,12 +42,7 @@ test('Clear: type, see what is understood, decide by one letter, take it back', 
 	await page.getByRole('combobox', { name: 'Place' }).selectOption('larder-2');
 	const line = page.getByLabel('Entry line: one thing');
 	await line.fill('3 tins chopped tomatoes 400g bb 03/27 dent');
-	for (const chip of [
-		'count3 tins',
-		'knownchopped tomatoes',
-		'size400 g',
-		'statedented'
-	])
+	for (const chip of ['count3 tins', 'knownchopped tomatoes', 'size400 g', 'statedented'])
 		await expect(page.getByText(chip, { exact: true })).toBeVisible();
 	await expect(page.getByLabel('What 31 Mar 2027 is')).toHaveValue('best-before');
 	await line.press('Enter');

@@ -211,8 +211,11 @@ export class Intake {
 		this.busy = true;
 		const result = await this.#deps.scanner.scan();
 		this.busy = false;
-		if (result.ok) await this.take(result.text);
-		else this.wrong = [deviceIssueText(result.issue)];
+		if (result.ok) {
+			await this.take(result.text);
+			if (result.invented && this.said)
+				this.said = `${this.said} It comes from the stand-in scanner, whose products are invented.`;
+		} else this.wrong = [deviceIssueText(result.issue)];
 	}
 
 	/** Takes a code: reads it, looks the product up, and makes a line of it. */

@@ -18,6 +18,8 @@ describe('things that places usually hold', () => {
 		expect(usualFor(home, null)).toHaveLength(USUAL_THINGS.length);
 		const nook = Object.values(home.nooks)[0]!;
 		nook.kind = 'fridge-door';
+		nook.name = 'Rack';
+		home.cabinets[nook.cabinetId]!.name = 'Cold';
 		expect(usualFor(home, nook.id)[0]!.name).toBe('Fridge door');
 		nook.kind = 'shelf';
 		nook.name = 'Medicine shelf';

@@ -14,6 +14,8 @@ export const USUAL_THINGS: readonly UsualThings[] = z.array(UsualThings).parse(r
 
 /** A list for one or two kinds of place is surely meant by such a place, whatever it is called. */
 const FEW_KINDS = 2;
+/** Words of lists that any place is called by. */
+const PLAIN_WORDS = new Set(['shelf', 'drawer', 'door', 'cabinet', 'under', 'goods', 'things']);
 const BATHROOM_FORMS: ReadonlySet<Cabinet['form']> = new Set(['basin', 'mirror']);
 const isBathroom = (home: Home, cabinet: Cabinet): boolean => {
 	const room = home.rooms[home.runs[cabinet.runId]?.roomId ?? ''];
@@ -39,8 +41,8 @@ export function usualFor(home: Home, nookId: NookId | null): readonly UsualThing
 		(row.name
 			.toLowerCase()
 			.split(/\W+/)
-			.some((word) => word.length > 3 && said.includes(word))
-			? 3
+			.some((word) => word.length > 3 && !PLAIN_WORDS.has(word) && said.includes(word))
+			? 5
 			: 0);
 	return [...USUAL_THINGS].sort((a, b) => rank(b) - rank(a));
 }

@@ -16,8 +16,13 @@ export interface DistanceMeter {
 }
 
 export type ScanResult =
-	| { readonly ok: true; readonly text: string }
-	| { readonly ok: false; readonly issue: DeviceIssue };
+	| {
+			readonly ok: true;
+			readonly text: string;
+			/** Read by a stand-in: there is no such pack. */
+			readonly invented?: boolean;
+	  }
+	| { readonly ok: false; readonly issue: DeviceIssue | { readonly code: 'scan-stopped' } };
 /** What any scanner of codes has to do. */
 export interface CodeScanner {
 	scan(): Promise<ScanResult>;

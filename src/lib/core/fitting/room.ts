@@ -29,9 +29,10 @@ export function roomOf(home: Home, nookId: string): Packing | null {
 	const seenFromAbove = isPullOut(nook) || nook.kind.startsWith('chest-');
 	return {
 		room: {
-			widthMm: nook.inside.widthMm!,
+			// A size from a picture is not used to the millimetre: what it may be off is left free.
+			widthMm: Math.max(1, nook.inside.widthMm! - (nook.pictured?.widthMm ?? 0)),
 			depthMm: nook.inside.depthMm!,
-			heightMm: nook.inside.heightMm!,
+			heightMm: Math.max(1, nook.inside.heightMm! - (nook.pictured?.heightMm ?? 0)),
 			passWidthMm: space.passes.widthMm,
 			passHeightMm: space.passes.heightMm,
 			// A drawer is reached from above; nothing has to be lifted over what stands on it.

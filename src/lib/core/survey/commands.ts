@@ -27,6 +27,7 @@ import {
 } from './plan-edits';
 import { addDoor, removeDoor, setDoorWidth, setWallLength } from './plan-items';
 import { confirmSizes, copyMeasures, sameSize, takeSides } from './measure';
+import { takePictured } from './picture-size';
 import { setReadings, takeReading } from './readings';
 import { addShelf, divideNook, duplicateCabinet, levelShelves, removeNook } from './shape-edits';
 import { addSocket, removeSocket } from './sockets';
@@ -78,6 +79,7 @@ export const SURVEY_COMMANDS = {
 	setOpening,
 	setReadings,
 	setWallLength,
+	takePictured,
 	takeReading,
 	takeSides
 } as const;

@@ -50,6 +50,16 @@ export {
 	type SidesRead
 } from './measure';
 export { byAge } from './growth';
+export {
+	pictureSize,
+	SHEETS,
+	takePictured,
+	type Corners,
+	type PictureInput,
+	type PicturePoint,
+	type PictureSize,
+	type SheetName
+} from './picture-size';
 export { setReadings, READINGS, smallest, spreadMm, takeReading } from './readings';
 export {
 	addShelf,

@@ -1,3 +1,4 @@
 export { PATIENCE_MS } from './ask';
+export { hasCamera, nativeReader, openCamera, type FrameReader } from './camera';
 export { standInMeter } from './distance-meter';
 export { standInDirectory, standInScanner } from './scanner';

@@ -88,7 +88,7 @@
 		onclick={() => intake.scan()}
 		disabled={intake.busy}
 		aria-label="Scan a pack"
-		title="Scan a pack (a stand-in scanner with invented products)"
+		title="Scan a pack with the camera; without one a stand-in with invented products answers"
 		><ScanBarcode size={20} /><span class="word">Scan</span></button
 	>
 	<button

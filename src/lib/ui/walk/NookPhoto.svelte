@@ -9,6 +9,7 @@
 	import { getDb } from '$lib/state/database';
 	import { newId } from '$lib/state/ids';
 	import { shrinkPhoto } from '$lib/state/shrink-photo';
+	import PictureSize from './PictureSize.svelte';
 
 	let { nookId }: { nookId: string } = $props();
 	const getStore = getHomeStore();
@@ -79,6 +80,13 @@
 				The picture is not in this browser. Export the home with its pictures where it is, and
 				import it here.
 			</p>{/if}
+		{#if url}
+			<details class="mb-2">
+				<summary class="min-h-11 cursor-pointer py-2">Size from this picture (experimental)</summary
+				>
+				<PictureSize {nookId} {url} name={nook.name} />
+			</details>
+		{/if}
 		<div class="flex flex-wrap gap-2">
 			<label class="btn relative"
 				><Camera size={18} />{nook.photoId ? 'Another one' : 'Take one'}

@@ -3,7 +3,7 @@
 	import { page } from '$app/state';
 	import { VERDICT_KEYS } from '$lib/core/clearing';
 	import { formatMoney, formatVolume } from '$lib/core/model';
-	import { standInDirectory, standInScanner } from '$lib/data/devices';
+	import { hasCamera, standInDirectory, standInScanner } from '$lib/data/devices';
 	import { VERDICT_WORDS } from '$lib/messages/clearing';
 	import { ClearDesk, TABLE } from '$lib/state/clear-desk.svelte';
 	import { now, today } from '$lib/state/clock.svelte';
@@ -11,12 +11,14 @@
 	import { newId } from '$lib/state/ids';
 	import { Intake } from '$lib/state/intake.svelte';
 	import { Ticks } from '$lib/state/ticks.svelte';
+	import { PackScanner } from '$lib/state/pack-scanner.svelte';
 	import { keysHere } from '$lib/state/page-keys.svelte';
 	import ClearHead from '$lib/ui/clear/ClearHead.svelte';
 	import LotAdvice from '$lib/ui/clear/LotAdvice.svelte';
 	import PileRow from '$lib/ui/clear/PileRow.svelte';
 	import SessionBar from '$lib/ui/clear/SessionBar.svelte';
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
+	import CameraScan from '$lib/ui/entry/CameraScan.svelte';
 	import EntryLine from '$lib/ui/entry/EntryLine.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
@@ -33,10 +35,11 @@
 	});
 	$effect(() => () => desk.leave());
 	const home = $derived(desk.home);
+	const scanner = new PackScanner({ hasCamera, standIn: standInScanner });
 	const intake = new Intake({
 		store: getStore,
 		nookId: () => desk.nook?.id ?? null,
-		scanner: standInScanner,
+		scanner,
 		directory: standInDirectory,
 		today,
 		newId
@@ -190,6 +193,7 @@
 	</Bench>
 </div>
 
+{#if scanner.isOpen}<CameraScan {scanner} />{/if}
 {#snippet reason()}<div {@attach pileKeys}><LotAdvice {desk} /></div>{/snippet}
 
 <style>
