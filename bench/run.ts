@@ -6,6 +6,7 @@
 // npm run bench -- homes            generated homes against the by-hand rule
 // npm run bench -- proofs           plans of the demo home and of flats, proven
 // npm run bench -- browser          first-screen script, and a large home in the browser (needs a build)
+// npm run bench -- gestures         taps of a new user's tour on a phone (needs a build)
 // npm run bench -- fuzz [COUNT]     odd requests to the built server (needs a build)
 // npm run bench -- store [COUNT]    stories of three tabs on one database
 // npm run bench -- kills [COUNT]    pages killed in the middle of their work (needs a build)
@@ -15,6 +16,7 @@ import { benchAssignment, SideThread } from './assignment';
 import { benchBrowser } from './browser';
 import { benchCategories } from './categories';
 import { benchFuzz } from './fuzz';
+import { benchGestures } from './gestures';
 import { benchHome } from './home';
 import { benchLines } from './lines';
 import { benchNames } from './names';
@@ -39,9 +41,13 @@ if (kind === 'assignment') {
 	const side = await SideThread.start();
 	for (const file of files) print(await benchAssignment(file, budgetMs, side));
 	await side.end();
-} else if (kind === 'names') for (const file of files) for (const line of benchNames(file)) print(line);
-else if (kind === 'lines') for (const file of files) for (const line of benchLines(file, today, order)) print(line);
+} else if (kind === 'names')
+	for (const file of files) for (const line of benchNames(file)) print(line);
+else if (kind === 'lines')
+	for (const file of files) for (const line of benchLines(file, today, order)) print(line);
 else if (kind === 'browser') for (const line of await benchBrowser()) print(line);
+else if (kind === 'gestures')
+	print((await benchGestures()) ?? { bench: 'gestures', missing: 'a build' });
 else if (kind === 'kills') print(await benchKills(Number(files[0] ?? 1000)));
 else if (kind === 'store') print(benchStore(Number(files[0] ?? 5000)));
 else if (kind === 'fuzz') print(await benchFuzz(Number(files[0] ?? 1500)));
@@ -55,7 +61,7 @@ else if (kind === undefined) {
 	for (const line of await benchBrowser()) print(line);
 } else {
 	console.error(
-		`No bench called “${kind}”. Use: assignment FILE…, survey, categories, names FILE, lines FILE, homes, proofs, browser, fuzz, store, kills, or nothing.`
+		`No bench called “${kind}”. Use: assignment FILE…, survey, categories, names FILE, lines FILE, homes, proofs, browser, gestures, fuzz, store, kills, or nothing.`
 	);
 	process.exit(2);
 }

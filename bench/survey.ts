@@ -45,7 +45,9 @@ function eightyNooks(): Home {
 /** Measures what Walk and Clear compute while a hand waits. */
 export function* benchSurvey(): Generator<object> {
 	const lines = intakeLines();
-	const parsed = median(9, () => lines.map((line) => parseIntake(line, { order: 'dmy', today: '2026-03-02' })));
+	const parsed = median(9, () =>
+		lines.map((line) => parseIntake(line, { order: 'dmy', today: '2026-03-02' }))
+	);
 	yield {
 		bench: 'intake, 1,000 lines',
 		ms: parsed.ms,

@@ -86,7 +86,7 @@
 			cross = { x: width / 2, y: height / 2 };
 		}}
 	/>
-	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
 	<svg
 		bind:this={surface}
 		viewBox="0 0 {natural.width} {natural.height}"
