@@ -106,7 +106,8 @@ test('what is moved goes to its place, or waits on the table', async ({ page }) 
 	await page.getByRole('combobox', { name: 'Place' }).selectOption('n2-up');
 	const advice = page.getByRole('complementary', { name: 'Advice' });
 	await expect(advice).toContainText('Advice: Move');
-	await expect(advice).toContainText('It stands with food');
+	// Cleaners are many here and food is little: the food moves.
+	await expect(advice).toContainText('It stands among things that can hurt');
 	const first = await advice.getByRole('heading').innerText();
 	await page.keyboard.press('m');
 	await page.getByRole('combobox', { name: 'Place' }).selectOption({ label: 'On the table (1)' });

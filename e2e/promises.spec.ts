@@ -18,13 +18,13 @@ test.describe('with the program kept for later', () => {
 					navigator.serviceWorker.addEventListener('controllerchange', done)
 				);
 		});
-		// The solver of proofs is large and seldom asked for; it is there all the same.
+		// The solver of proofs and the reader of codes are large and seldom asked for; they are there all the same.
 		const kept = await page.evaluate(async () => {
 			const opened = await Promise.all((await caches.keys()).map((name) => caches.open(name)));
 			const requests = await Promise.all(opened.map((cache) => cache.keys()));
 			return requests.flat().map(({ url }) => url);
 		});
-		expect(kept.filter((url) => url.endsWith('.wasm'))).toHaveLength(1);
+		expect(kept.filter((url) => url.endsWith('.wasm'))).toHaveLength(2);
 		await context.setOffline(true);
 		await page.goto('/home/demo/place');
 		await solve(page);

@@ -51,7 +51,7 @@ for (const [device, use] of Object.entries({
 				['halfway up', '55.9 cm'],
 				['at the top', '22"']
 			] as const) {
-				const summary = page.getByText('at three places').first();
+				const summary = page.getByText('usual size, not measured').first();
 				if (spot === 'at the bottom') await summary.click();
 				await fill(page, spot, size);
 			}

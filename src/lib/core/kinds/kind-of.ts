@@ -113,6 +113,10 @@ function longestEnd(stems: readonly string[]): { known: Known; before: number } 
 	return null;
 }
 
+/** Words of food before a thing of the rest of the home: fish balls are no balls, but what they are is not said. */
+const isFoodThing = (before: readonly string[], { area }: Category) =>
+	area === 'home' && before.length > 0 && before.every((word) => isFoodWord(word));
+
 /** Whether words before a food's name speak against its being food: a toilet duck is no duck. */
 const speakAgainst = (before: readonly string[]) =>
 	before.some((word) => isNeverFood(word) && !FILLERS.has(word));
@@ -121,6 +125,12 @@ function byLooseHead(stems: readonly string[]): Guess | null {
 	const head = stems.at(-1)!;
 	const row = looseHead(head);
 	if (!row) return null;
+	// A refill is of what it fills; those of the bathroom are kept together.
+	const filled = head === 'refill' ? byHead(stems.slice(0, -1)) : null;
+	if (filled?.sure)
+		return filled.category.area === 'bathroom'
+			? guess(categoryOf('bathroom.refills'), true)
+			: filled;
 	const before = stems.slice(0, -1).filter((word) => !FILLERS.has(word));
 	if (row.food && before.length && before.every((word) => isFoodWord(word)))
 		return guess(categoryOf(row.food), true);
@@ -139,11 +149,15 @@ function byHead(stems: readonly string[]): Guess | null {
 		const code = ending;
 		if (!code) return null;
 		const category = categoryOf(code);
-		const doubt = category.area === 'food' && speakAgainst(stems.slice(0, -1));
+		const before = stems.slice(0, -1);
+		const doubt =
+			(category.area === 'food' && speakAgainst(before)) || isFoodThing(before, category);
 		return guess(category, !doubt, doubt ? [code] : []);
 	}
 	const before = stems.slice(0, end.before);
-	const doubt = end.known.category.area === 'food' && speakAgainst(before);
+	const doubt =
+		(end.known.category.area === 'food' && speakAgainst(before)) ||
+		isFoodThing(before, end.known.category);
 	return doubt
 		? { ...fromKnown(end.known, false), choices: [end.known.category.code] }
 		: fromKnown(end.known, true);
@@ -151,14 +165,16 @@ function byHead(stems: readonly string[]): Guess | null {
 
 /** Takes the words of condition off a name, reads the rest, and moves it by them. */
 function byCondition(stems: readonly string[]): Guess | null {
-	const rest = stems.filter((word) => !isCondition(word));
-	if (rest.length === stems.length || !rest.length) return null;
+	// A word of condition inside a longer name is part of it: a cake tin is not tinned.
+	const end = longestEnd(stems);
+	const until = end && end.known.words > 1 ? end.before : stems.length;
+	const conditions = stems.filter((word, i) => i < until && isCondition(word));
+	const rest = stems.filter((word, i) => i >= until || !isCondition(word));
+	if (!conditions.length || !rest.length) return null;
 	const base = readFood(rest);
 	if (!base) return null;
 	const head = rest.at(-1)!;
-	const category = stems
-		.filter(isCondition)
-		.reduce((row, word) => moved(row, word, head), base.category);
+	const category = conditions.reduce((row, word) => moved(row, word, head), base.category);
 	return category === base.category ? base : { ...guess(category, base.sure), known: base.known };
 }
 
@@ -240,24 +256,74 @@ function core(stems: readonly string[]): readonly string[] {
 	return [...(whom ? [whom] : []), ...stems.slice(0, at)];
 }
 
-/** Without the pack that a food's name ends in, when what stands before is food: `potato salad tub`. */
+/**
+ * Without the pack that a name ends in, when what stands before is a name by itself or surely food: `potato salad tub`,
+ * `wrapping paper roll`. A cake tin is no cake.
+ */
 function withoutPack(stems: readonly string[]): readonly string[] {
 	const last = stems.at(-1)!;
 	const before = stems.slice(0, -1);
-	const isFood = before.length > 0 && before.every((word) => isFoodWord(word) || isCondition(word));
-	if (!PACKS.has(last) || !isFood || stems.includes('empty')) return stems;
+	if (!PACKS.has(last) || !before.length || stems.includes('empty')) return stems;
+	if ((longestEnd(stems)?.known.words ?? 0) > 1) return stems;
+	const base = findName(before) ? null : readFood(before);
+	const isThing = base === null ? !!findName(before) : base.sure && base.category.area === 'food';
+	if (!isThing) return stems;
 	return isCondition(last) && last !== 'jar' ? [last, ...before] : before;
+}
+
+/** What a thing is free of or low in does not name it: `sugar free gum`, `no added sugar`, `half fat`. */
+const LITTLE = new Set(['low', 'reduced', 'half', 'full', 'less', 'high', 'lower']);
+const OF_WHICH = new Set([
+	'fat',
+	'sugar',
+	'salt',
+	'sodium',
+	'protein',
+	'calorie',
+	'carb',
+	'lactose',
+	'gluten',
+	'alcohol',
+	'caffeine'
+]);
+function withoutClaims(stems: readonly string[]): readonly string[] {
+	const kept: string[] = [];
+	for (let i = 0; i < stems.length; i++) {
+		const [word, next, after] = [stems[i]!, stems[i + 1], stems[i + 2]];
+		if (word === 'no' && next === 'added' && after) i += 2;
+		else if (LITTLE.has(word) && next && OF_WHICH.has(next)) i += 1;
+		else if (next === 'free' && i + 2 < stems.length) i += 1;
+		else kept.push(word);
+	}
+	return kept.length ? kept : stems;
 }
 
 /** Corrects the words that no name has and that are one slip away from one that has. */
 const respelt = (stems: readonly string[]) => stems.map((word) => corrected(word) ?? word);
 
+const FORMS = new Set([
+	'suspension',
+	'oral',
+	'dose',
+	'child',
+	'children',
+	'junior',
+	'adult',
+	'day',
+	'night',
+	'strength',
+	'max',
+	'plus',
+	'double',
+	'action'
+]);
 /** Forms in which anything may come: a word of danger before one of them says what the thing is. */
 const isForm = (stem: string) =>
 	looseHead(stem) !== undefined ||
 	FILLERS.has(stem) ||
 	isCondition(stem) ||
 	!isWord(stem) ||
+	FORMS.has(stem) ||
 	[
 		'bottle',
 		'tin',
@@ -314,7 +380,7 @@ function read(stems: readonly string[]): Guess | null {
 	const whole = findName(stems);
 	if (whole) return fromKnown(whole, true);
 	const dangers = dangersIn(stems);
-	const inner = core(stems);
+	const inner = core(withoutClaims(stems));
 	const base = readFood(findName(inner) ? inner : withoutPack(inner));
 	return dangers.length ? withDanger(stems, base, dangers) : base;
 }

@@ -1,5 +1,5 @@
 import type { Cabinet, HomePart, Run } from '../model';
-import type { SurveyIssue } from './checks';
+import type { SurveyIssue } from './survey-issue';
 import { cabinetsOn } from './walls';
 
 /** Bodies may touch, and boards are not exact: less than this is no overlap, mm. */

@@ -24,7 +24,8 @@ export {
 } from './reach';
 export { reachShares, TODDLER_CLIMB_MM, TODDLER_REACH_MM, type ReachShare } from './reach-shares';
 export { cabinetsOn, wallsByFullness, wallsInUse } from './walls';
-export { checkNook, checkSurvey, tapeList, type SurveyIssue, type TapeItem } from './checks';
+export { checkNook, checkSurvey, tapeList, type TapeItem } from './checks';
+export type { SurveyIssue } from './survey-issue';
 export {
 	walkGraphOf,
 	walkingDistances,
