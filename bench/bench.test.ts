@@ -55,9 +55,10 @@ it('gives the same plan from two sides in two threads as in one', async () => {
 	expect(sidesOf({ ...problem, G: 91, pairs: [] })).toBe(1);
 });
 
-it('files nine of ten generic names in their category at the first try', () => {
+it('files at least 94 of 100 generic names in their category, and none that can hurt surely elsewhere', () => {
 	expect(new Set(namedCases().map(({ name }) => name)).size).toBeGreaterThanOrEqual(400);
-	expect(benchCategories().topOnePercent).toBeGreaterThanOrEqual(90);
+	for (const list of benchCategories())
+		expect(list.rightPercent, list.bench).toBeGreaterThanOrEqual(94);
 });
 
 it('takes the median of its runs', () => {

@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { kindOf } from '../src/lib/core/kinds';
 
-/** Reads a file of names, one a line, and says what kind each is taken for. */
+/** Reads a file of names, one a line (what stands after `|` is left out), and says what kind each is taken for. */
 export function benchNames(file: string): readonly object[] {
-	return linesOf(file).map((name) => {
+	return linesOf(file).map((line) => {
+		const name = line.split('|')[0]!;
 		const { category, sure, hazards, needs } = kindOf(name);
 		return { name, category, sure, hazards, needs };
 	});

@@ -54,7 +54,7 @@ else if (kind === 'fuzz') print(await benchFuzz(Number(files[0] ?? 1500)));
 else if (kind === 'survey') for (const line of benchSurvey()) print(line);
 else if (kind === 'homes') for (const line of benchHomes()) print(line);
 else if (kind === 'proofs') for await (const line of benchProofs()) print(line);
-else if (kind === 'categories') print(benchCategories());
+else if (kind === 'categories') for (const line of benchCategories()) print(line);
 else if (kind === undefined) {
 	for (const line of benchSurvey()) print(line);
 	for (const line of benchHome()) print(line);

@@ -4,6 +4,8 @@ import {
 	addDays,
 	blankGroup,
 	blankNook,
+	type InsideSize,
+	type Nook,
 	blankThing,
 	categoryOf,
 	dayOf,
@@ -48,6 +50,24 @@ interface ParsedThing {
 	readonly name: string;
 	readonly use: UseClass;
 	readonly lots: readonly { readonly count: number; readonly words: Map<string, string> }[];
+}
+
+/** Walls whose places have been measured; the rest stand as they were estimated. */
+const MEASURED_WALLS: ReadonlySet<string> = new Set([
+	'north',
+	'south',
+	'larder-east',
+	'larder-north'
+]);
+const wallOf = new Map(house.cabinets.map(({ key, run }) => [key, run] as const));
+function readingsOf(inside: InsideSize, cabinet: string): Nook['readings'] {
+	const isMeasured = MEASURED_WALLS.has(wallOf.get(cabinet) ?? '');
+	const read = (mm: number | null) => (isMeasured && mm ? [mm] : []);
+	return {
+		widthMm: read(inside.widthMm),
+		depthMm: read(inside.depthMm),
+		heightMm: read(inside.heightMm)
+	};
 }
 
 const slug = (name: string) =>
@@ -230,6 +250,7 @@ export function demoHome(now: string): Home {
 			house.nooks.map(({ cabinet, ...nook }) => ({
 				...blankNook(),
 				...nook,
+				readings: readingsOf(nook.inside, cabinet),
 				obstructions: numbered(nook.obstructions ?? [], 'obstruction'),
 				cabinetId: cabinet
 			}))

@@ -1,3 +1,4 @@
+import { demoHome } from '../data/demo';
 import { describe, expect, it } from 'vitest';
 import { bareKitchen, withLines } from '../core/fixtures/tiny-home';
 import { find, isKnown, suggestThings } from './find';
@@ -35,5 +36,24 @@ describe('finding', () => {
 		expect(suggestThings(home, 'chopped').map(({ name }) => name)).toEqual(['chopped tomatoes']);
 		expect(suggestThings(home, 'Chopped Tomatoes')).toEqual([]);
 		expect([isKnown(home, 'CUMIN'), isKnown(home, 'cum')]).toEqual([true, false]);
+	});
+});
+
+describe('meals', () => {
+	it('are found, with what is missing for them', () => {
+		const demo = demoHome('2026-03-02T09:00:00Z');
+		const meal = Object.values(demo.meals)[0]!;
+		expect(find(demo, meal.name)).toContainEqual(
+			expect.objectContaining({
+				kind: 'meal',
+				name: meal.name,
+				where: expect.stringMatching(/^meal, /)
+			})
+		);
+		const bare = { ...demo, lots: {} };
+		const found = find(bare, meal.name).find(({ kind }) => kind === 'meal')!;
+		expect(found.where).toBe(
+			`meal, ${meal.ingredients.length} of ${meal.ingredients.length} things missing`
+		);
 	});
 });

@@ -1,8 +1,8 @@
 import MiniSearch from 'minisearch';
 import { lotsOf, memoOn, type Home, type HomePart, type Thing } from '../core/model';
 
-type Indexed = HomePart<'things' | 'nooks' | 'cabinets' | 'groups' | 'people'>;
-export type FoundKind = 'thing' | 'place' | 'cabinet' | 'group' | 'person';
+type Indexed = HomePart<'things' | 'nooks' | 'cabinets' | 'groups' | 'people' | 'meals'>;
+export type FoundKind = 'thing' | 'place' | 'cabinet' | 'group' | 'person' | 'meal';
 interface Entry {
 	readonly id: string;
 	readonly kind: FoundKind;
@@ -21,32 +21,39 @@ export interface Found {
 }
 
 /** The one index of names of a home. */
-const indexOf = memoOn(['things', 'nooks', 'cabinets', 'groups', 'people'], (home: Indexed) => {
-	const index = new MiniSearch<Entry>({
-		fields: ['name'],
-		storeFields: ['kind', 'recordId', 'name'],
-		searchOptions: {
-			prefix: true,
-			fuzzy: (term) => (term.length > 4 ? 0.2 : 0),
-			combineWith: 'AND'
-		}
-	});
-	const add = (kind: FoundKind, records: Readonly<Record<string, { id: string; name: string }>>) =>
-		index.addAll(
-			Object.values(records).map(({ id, name }) => ({
-				id: `${kind}/${id}`,
-				kind,
-				recordId: id,
-				name
-			}))
-		);
-	add('thing', home.things);
-	add('place', home.nooks);
-	add('cabinet', home.cabinets);
-	add('group', home.groups);
-	add('person', home.people);
-	return index;
-});
+const indexOf = memoOn(
+	['things', 'nooks', 'cabinets', 'groups', 'people', 'meals'],
+	(home: Indexed) => {
+		const index = new MiniSearch<Entry>({
+			fields: ['name'],
+			storeFields: ['kind', 'recordId', 'name'],
+			searchOptions: {
+				prefix: true,
+				fuzzy: (term) => (term.length > 4 ? 0.2 : 0),
+				combineWith: 'AND'
+			}
+		});
+		const add = (
+			kind: FoundKind,
+			records: Readonly<Record<string, { id: string; name: string }>>
+		) =>
+			index.addAll(
+				Object.values(records).map(({ id, name }) => ({
+					id: `${kind}/${id}`,
+					kind,
+					recordId: id,
+					name
+				}))
+			);
+		add('thing', home.things);
+		add('place', home.nooks);
+		add('cabinet', home.cabinets);
+		add('group', home.groups);
+		add('person', home.people);
+		add('meal', home.meals);
+		return index;
+	}
+);
 const names = memoOn(
 	['things'],
 	({ things }) => new Set(Object.values(things).map(({ name }) => name.toLowerCase()))
@@ -91,8 +98,20 @@ function placesOf(home: Home, thing: Thing): Found[] {
 	});
 }
 
+/** What a meal needs that is not there; it opens where the first of its ingredients stands. */
+function mealText(home: Home, mealId: string): string {
+	const ingredients = home.meals[mealId]?.ingredients ?? [];
+	const missing = ingredients.filter(({ thingId }) => !lotsOf(home, thingId).length).length;
+	return missing ? `meal, ${missing} of ${ingredients.length} things missing` : 'meal, all there';
+}
+function mealHref(home: Home, mealId: string): string {
+	const [first] = home.meals[mealId]?.ingredients ?? [];
+	const thing = first && home.things[first.thingId];
+	return (thing && placesOf(home, thing)[0]?.href) ?? 'turn';
+}
+
 /**
- * Finds things, places, cabinets, groups and people by their names, the nearest first, at most `most`. A thing comes
+ * Finds things, places, cabinets, groups, people and meals by their names, the nearest first, at most `most`. A thing comes
  * once for each place that it stands in.
  * @example find(home, 'cumin')[0].href // 'turn?place=…&thing=…'
  */
@@ -114,6 +133,7 @@ export function find(home: Home, typed: string, most = 8): Found[] {
 			);
 		else if (kind === 'cabinet') one('cabinet', `walk?cabinet=${recordId}`);
 		else if (kind === 'group') one('group', `sort?group=${recordId}`);
+		else if (kind === 'meal') one(mealText(home, recordId), mealHref(home, recordId));
 		else one('person', 'walk/people');
 	}
 	return found.slice(0, most);

@@ -6,6 +6,7 @@ import {
 	type Quantity
 } from '../model';
 import { NUMBER_WORDS, PIECE_WORDS } from './intake-words';
+import { isKnownName } from '../kinds';
 import type { Rest } from './intake-rest';
 
 export const MAX_COUNT = 10_000;
@@ -99,6 +100,7 @@ const FRONT: readonly { pattern: RegExp; value: (found: RegExpExecArray) => numb
 ];
 /** A count that stands after the name: `milk x3`, `eggs 12`, `ibuprofen 16 tablets`. */
 const BACK: readonly RegExp[] = [
+	/(?<!\p{L})(?:packs?|packets?|box|bag|sets?|tin|case|tray) of (\d+)(?![\p{L}\d.,])/iu,
 	/(?<![\p{L}\d])[x×]\s?(\d+)(?![\p{L}\d.,])/iu,
 	/(?<![\p{L}\d.,])(\d+)\s?[x×](?![\p{L}\d])/iu,
 	new RegExp(String.raw`(?<=\p{L}.*\s|\()(\d+)\s?(${PIECE_WORDS})(?![\p{L}\d])\)?`, 'iu'),
@@ -128,8 +130,10 @@ export function takeCount(rest: Rest): ReadCount {
 	for (const pattern of BACK) {
 		const found = rest.find(pattern);
 		if (!found || NAMED_BY.test(rest.text.slice(0, found.index + 1).trimEnd())) continue;
-		rest.cut(found.index, found[0], 'count');
 		const { count = found[1], word = found[2] ?? '' } = found.groups ?? {};
+		// `Loo rolls 9`: the word before the number belongs to the name.
+		if (found.groups && isKnownName(rest.text.slice(0, found.index) + word)) continue;
+		rest.cut(found.index, found[0], 'count');
 		return { value: Number(count), word, text: found[0].trim(), typed: true };
 	}
 	return { value: 1, word: '', text: '', typed: false };

@@ -39,7 +39,7 @@ const WITH_WORD = [
 	FIGURES,
 	SPOKEN_DAY,
 	String.raw`(?:end |mid |early |late )?(?:of )?${MONTH_WORD}`,
-	String.raw`20\d\d`
+	String.raw`(?:end )?(?:of )?20\d\d`
 ].join('|');
 
 const WORDS: readonly (readonly [string, DateKind])[] = [

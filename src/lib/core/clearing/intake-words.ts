@@ -6,7 +6,7 @@ const COUNTED =
 export const COUNT_WORDS = new RegExp(`^(?:${COUNTED})$`, 'i');
 /** Words for what is counted that stand after a name with their number: `ibuprofen 16 tablets`. */
 export const PIECE_WORDS =
-	'tablets?|tabs|capsules?|caps|pills?|sachets?|pouch(?:es)?|tins?|cans?|packs?|packets?|bottles?|jars?|bags?|boxes|rolls?|pieces?|pcs?|cartons?|tubs?|bars?|sticks?|slices?|portions?|blisters?|strips?|servings?|cubes?';
+	'tablets?|tabs|capsules?|caps|pills?|sachets?|pouch(?:es)?|tins?|cans?|packs?|packets?|bottles?|jars?|bags?|boxes|rolls?|pieces?|pcs?|cartons?|tubs?|bars?|sticks?|slices?|portions?|blisters?|strips?|servings?|cubes?|bulbs?|cloves?|heads?|bunch(?:es)?|loaves|blocks?|trays?|nets?';
 
 /** Numbers that people write as a word; longer ones first. */
 export const NUMBER_WORDS: Readonly<Record<string, number>> = {
@@ -17,6 +17,8 @@ export const NUMBER_WORDS: Readonly<Record<string, number>> = {
 	'a pair of': 2,
 	'pair of': 2,
 	'a couple of': 2,
+	'a few': 3,
+	several: 3,
 	'couple of': 2,
 	'one and a half': 1.5,
 	'two and a half': 2.5,
@@ -61,10 +63,13 @@ export interface StateWord {
 	readonly print: string;
 	readonly pattern: RegExp;
 }
+/** How many of them, or how much, before a state: `one chipped`, `slightly dented`. */
+const HOW_MANY =
+	'(?:(?:one|two|some|a few|all|both|most|slightly|a bit|a little)(?: of them)? (?:is |are )?)?';
 const word = (state: LotState, print: string, pattern: string): StateWord => ({
 	state,
 	print,
-	pattern: new RegExp(String.raw`(?<![\p{L}\d-])(?:${pattern})(?![\p{L}\d-])`, 'iu')
+	pattern: new RegExp(String.raw`(?<![\p{L}\d-])${HOW_MANY}(?:${pattern})(?![\p{L}\d-])`, 'iu')
 });
 /** What crawls in food counts only where nothing follows that it would be part of: a moth trap is no moth. */
 const CRAWLS = String.raw`(?:weevils?|mites?|moths?|larvae?|maggots?|beetles?|webbing|webs|ants|bugs|grubs|insects?|silverfish)`;
@@ -74,7 +79,7 @@ export const STATE_WORDS: readonly StateWord[] = [
 	word(
 		'dented-seam',
 		'seam dent',
-		String.raw`(?:seam|rim|sharp) dent(?:ed|s)?|dent(?:ed)? (?:on|at|in) (?:the )?(?:seam|rim)`
+		String.raw`(?:seam|rim|sharp) dent(?:ed|s)?|dent(?:ed)? (?:(?:on|at|in) )?(?:the )?(?:seam|rim)`
 	),
 	word(
 		'deep-rust',
@@ -87,7 +92,7 @@ export const STATE_WORDS: readonly StateWord[] = [
 	word(
 		'no-lid',
 		'no lid',
-		String.raw`(?:no|without(?: a)?) (?:lid|top|cap)|lid (?:missing|gone|lost)|missing (?:its )?lid|lidless`
+		String.raw`(?:no|without(?: a)?) (?:lid|top|cap)s?|lids? (?:missing|gone|lost)|missing (?:its )?lid|lidless`
 	),
 	word(
 		'no-box',
@@ -97,7 +102,7 @@ export const STATE_WORDS: readonly StateWord[] = [
 	word(
 		'no-part',
 		'part missing',
-		String.raw`(?:part|parts|piece|pieces|bit) (?:missing|gone|lost)|missing (?:a |one |some )?(?:part|parts|piece|pieces|bit|bits)|incomplete`
+		String.raw`(?:part|parts|piece|pieces|bit) (?:missing|gone|lost)|missing (?:a |one |some )?(?:part|parts|piece|pieces|bit|bits)|incomplete|(?:no|missing|without)(?: (?:its|the|a))? (?:blades?|plugs?|handles?|cables?|cords?|chargers?|seals?|stoppers?|attachments?|whisks?|beaters?|knobs?|filters?|wheels?|inserts?|nozzles?|stand|jug)`
 	),
 	word(
 		'no-label',

@@ -48,7 +48,7 @@ const SMALL: Readonly<Record<string, number>> = {
 };
 
 /** Days that people name without figures, as a pattern; the same words are read by `parseDay`. */
-export const SPOKEN_DAY = String.raw`today|tonight|yesterday|tomorrow|last night|this morning|(?:(?:last|this|next|on)\s+)?(?:mon|tues?|wed(?:nes)?|thur?s?|fri|sat(?:ur)?|sun)(?:day)?|(?:last|next)\s+(?:week|month|year)|(?:in\s+)?(?:\d+|an?|one|two|three|four|five|six|seven|eight|nine|ten|a couple of|a few)\s+(?:day|week|fortnight|month|year)s?(?:\s+ago|\s+time|\s+back|\s+old)?`;
+export const SPOKEN_DAY = String.raw`christmas(?: day| eve)?|new year(?:['’]?s)?(?: day| eve)?|today|tonight|yesterday|tomorrow|last night|this morning|(?:(?:last|this|next|on)\s+)?(?:mon|tues?|wed(?:nes)?|thur?s?|fri|sat(?:ur)?|sun)(?:day)?|(?:last|next)\s+(?:week|month|year)|(?:in\s+)?(?:\d+|an?|one|two|three|four|five|six|seven|eight|nine|ten|a couple of|a few)\s+(?:day|week|fortnight|month|year)s?(?:\s+ago|\s+time|\s+back|\s+old)?`;
 
 const monthsBefore = (iso: string, months: number): string => {
 	const [year = 0, month = 1, day = 1] = iso.split('-').map(Number);
@@ -107,6 +107,12 @@ function spoken(text: string, context: DayContext): DateResult | null {
 	if (/^(?:today|tonight|this morning)$/.test(text)) return ok(today);
 	if (/^(?:yesterday|last night)$/.test(text)) return ok(addDays(today, -1));
 	if (text === 'tomorrow') return ok(addDays(today, 1));
+	const feast = /^(christmas|new year)/.exec(text);
+	if (feast) {
+		const isEve = text.endsWith('eve');
+		if (feast[1] === 'christmas') return withoutYear(isEve ? 24 : 25, 12, text, context);
+		return isEve ? withoutYear(31, 12, text, context) : withoutYear(1, 1, text, context);
+	}
 	const day = /^(?:(last|this|next|on)\s+)?((?:mon|tue|wed|thu|fri|sat|sun)[a-z]*)$/.exec(text);
 	if (day) return ok(weekday(day[2]!, day[1] ?? '', context));
 	const unit = /^(last|next)\s+(week|month|year)$/.exec(text);

@@ -127,7 +127,7 @@ function takeName(rest: Rest): { name: string; unread: string[] } {
 		const isNamedBy =
 			/^(?:size|no\.?|number|type|factor|spf|stage|step|vitamin|b|omega|grade)$/i.test(before);
 		if (/\p{L}/u.test(word) || (isNamedBy && /^\d+(?:[.,]\d+)?$/.test(word))) kept.push(word);
-		else if (/^[,;:.&+()–-]+$/.test(word)) continue;
+		else if (/^[,;:.!?&+()–-]+$/.test(word)) continue;
 		else unread.push(word);
 	}
 	const whole = kept

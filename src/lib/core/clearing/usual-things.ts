@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import rows from '../../../../data/usual-things.json';
-import { NookKind, type Cabinet, type Home, type NookId } from '../model';
+import { lotsIn, NookKind, type Cabinet, type Home, type NookId } from '../model';
 
 /** What a kind of place usually holds, to be ticked instead of typed. */
 export const UsualThings = z.strictObject({
@@ -23,7 +23,8 @@ const isBathroom = (home: Home, cabinet: Cabinet): boolean => {
 };
 
 /**
- * Gives the lists for a place: those of its kind, the likeliest first (what its name speaks of), then all others.
+ * Gives the lists for a place: those of its kind, the likeliest first (what its name speaks of, and what stands there
+ * already), then all others.
  * Without a place: all of them.
  */
 export function usualFor(home: Home, nookId: NookId | null): readonly UsualThings[] {
@@ -32,7 +33,11 @@ export function usualFor(home: Home, nookId: NookId | null): readonly UsualThing
 	if (!nook || !cabinet) return USUAL_THINGS;
 	const room = isBathroom(home, cabinet) ? 'bathroom' : 'kitchen';
 	const said = `${nook.name} ${cabinet.name}`.toLowerCase();
+	const here = new Set(
+		lotsIn(home, nook.id).map(({ thingId }) => home.things[thingId]?.name.toLowerCase())
+	);
 	const rank = (row: UsualThings) =>
+		2 * row.things.filter((thing) => here.has(thing)).length +
 		(row.kinds.includes(nook.kind) && row.room === room
 			? row.kinds.length <= FEW_KINDS
 				? 4

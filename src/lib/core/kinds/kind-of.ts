@@ -28,11 +28,21 @@ export interface Kind {
 	readonly massG: number;
 }
 
+/** Figures with their units say how much, not what: `bulbs 60w`. The strength of a medicine stays. */
+const withoutFigures = (name: string): string =>
+	name.replace(
+		/(?<![\p{L}\d])\d+(?:[.,]\d+)?\s?(?!mg|mcg|iu)(?:[a-z%]{1,2}(?![\p{L}\d])|(?=[\s,)]|$))/giu,
+		' '
+	);
+
 /** Kinds that a home was told, by the key of the name (`readingKey`). */
 export type Readings = Readonly<Record<string, string>>;
 
 /** Key under which a home remembers what a name is. @example readingKey('Chillies') // 'chilli' */
-export const readingKey = (name: string): string => keyOf(wordStems(name));
+export const readingKey = (name: string): string => keyOf(wordStems(withoutFigures(name)));
+
+/** Whether the lexicon has a name as it is typed, articles and figures aside. */
+export const isKnownName = (name: string): boolean => findExact(withoutFigures(name)) !== undefined;
 
 interface Guess {
 	readonly category: Category;
@@ -414,7 +424,7 @@ const asKind = (found: Guess): Kind => ({
  * @example kindOf('eucalyptus oil').category // 'bathroom.bath', and no oil for cooking
  */
 export function kindOf(name: string, readings: Readings = {}): Kind {
-	const stems = wordStems(name);
+	const stems = wordStems(withoutFigures(name));
 	const told = readings[keyOf(stems)];
 	if (told) return asKind(guess(categoryOf(told), true));
 	const exact = findExact(name);

@@ -11,13 +11,24 @@
 		onmany?: (mm: readonly number[]) => void;
 		/** Said by the caller: what is doubtful about the value that stands. */
 		warning?: string;
+		/** Enter goes on to the next field that goes on. */
+		goesOn?: boolean;
 	}
-	let { label, valueMm, units, onchange, onmany, warning = '' }: Props = $props();
+	let { label, valueMm, units, onchange, onmany, warning = '', goesOn = false }: Props = $props();
 	const id = $props.id();
 	let typed = $state<string | null>(null);
 	let wrong = $state('');
 	const shown = $derived(typed ?? (valueMm === null ? '' : formatLength(valueMm, units)));
 
+	/** The next measure of the same sheet has the focus, so that sizes are typed one after the other. */
+	function goOn(field: HTMLInputElement) {
+		if (!goesOn) return;
+		const fields = [
+			...(field.closest('aside, dialog, main')?.querySelectorAll<HTMLInputElement>('input.size') ??
+				[])
+		];
+		fields[fields.indexOf(field) + 1]?.focus();
+	}
 	function take() {
 		if (typed === null) return;
 		const result = parseLengths(typed, units);
@@ -43,6 +54,7 @@
 	<input
 		{id}
 		class="input measure"
+		class:size={goesOn}
 		inputmode="text"
 		autocomplete="off"
 		placeholder="not measured"
@@ -52,7 +64,10 @@
 		oninput={(event) => (typed = event.currentTarget.value)}
 		onblur={take}
 		onkeydown={(event) => {
-			if (event.key === 'Enter') take();
+			if (event.key === 'Enter') {
+				take();
+				if (!wrong) goOn(event.currentTarget);
+			}
 			if (event.key === 'Escape') [typed, wrong] = [null, ''];
 		}}
 	/>

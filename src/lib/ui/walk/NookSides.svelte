@@ -66,6 +66,7 @@
 		{@const readings = nook.readings[side]}
 		<div class="mb-2">
 			<LengthField
+				goesOn
 				label="Inside {word}"
 				units={home.units}
 				valueMm={nook.inside[side]}

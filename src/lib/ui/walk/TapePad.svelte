@@ -66,7 +66,7 @@
 		<span class="soft"
 			>{step.taken.length
 				? `${READINGS - step.taken.length} more, or Next`
-				: 'width × depth × height in one go, or one side in three places'}</span
+				: 'three places, or all at once: 564 × 512 × 276'}</span
 		>
 	</p>
 	{#if tape.alike}

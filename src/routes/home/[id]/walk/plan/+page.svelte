@@ -19,6 +19,14 @@
 	let roomId = $state<string | null>(page.url.searchParams.get('room'));
 	const shown = $derived(roomId && home.rooms[roomId] ? roomId : null);
 	/** While something is dragged the walks follow it. */
+	/** Where dots lie on each other, one is chosen from the list. */
+	const stations = $derived(
+		Object.values(home.stations).sort(
+			(a, b) =>
+				(home.rooms[a.roomId]?.name ?? '').localeCompare(home.rooms[b.roomId]?.name ?? '') ||
+				a.name.localeCompare(b.name)
+		)
+	);
 	const triangle = $derived(workTriangle(drag.home));
 	const item = $derived(
 		drag.item && planItemText(home, drag.item) && exists(drag.item.id) ? drag.item : null
@@ -81,6 +89,22 @@
 			Choose a wall, a room, a cabinet, a doorway, a station or a socket on the plan to move it or
 			to give it exact numbers.
 		</p>
+		{#if stations.length}
+			<h2 class="mb-1">Stations</h2>
+			<ul class="mb-4" aria-label="Stations, by room">
+				{#each stations as station (station.id)}
+					<li class="rule-top">
+						<button
+							class="flex min-h-11 w-full cursor-pointer items-center justify-between gap-2 text-left hover:underline"
+							onclick={() => drag.choose({ kind: 'station', id: station.id })}
+							><span>{station.name}</span><span class="soft"
+								>{home.rooms[station.roomId]?.name}</span
+							></button
+						>
+					</li>
+				{/each}
+			</ul>
+		{/if}
 		<h2 class="mb-1">Work triangle</h2>
 		{#if triangle.ok}
 			<ul class="mb-2">
