@@ -39,7 +39,8 @@ const WITH_WORD = [
 	FIGURES,
 	SPOKEN_DAY,
 	String.raw`(?:end |mid |early |late )?(?:of )?${MONTH_WORD}`,
-	String.raw`(?:end )?(?:of )?20\d\d`
+	String.raw`(?:end )?(?:of )?20\d\d`,
+	String.raw`\d{1,2} \d{2}`
 ].join('|');
 
 const WORDS: readonly (readonly [string, DateKind])[] = [
@@ -82,7 +83,7 @@ const BARE = new RegExp(
 	'iu'
 );
 const SPOKEN_BARE = new RegExp(
-	String.raw`${EDGE}(yesterday|today|last night|this morning|last (?:week|mon|tues|wednes|thurs|fri|satur|sun)(?:day)?|\d+ (?:day|week|month)s? (?:ago|old))(?![\p{L}\d])`,
+	String.raw`${EDGE}(yesterday(?:['’]s)?|today(?:['’]s)?|last night(?:['’]s)?|this morning|last (?:week|mon|tues|wednes|thurs|fri|satur|sun)(?:day)?|\d+ (?:day|week|month)s? (?:ago|old))(?![\p{L}\d])`,
 	'iu'
 );
 /** Looks like a date and has figures that no date has. */
@@ -140,7 +141,7 @@ function takeBare(
 	add: (text: string, kind: DateKind, bare: boolean) => void
 ): void {
 	const spoken = rest.take(SPOKEN_BARE, 'date');
-	if (spoken) return add(spoken[1]!, 'made', true);
+	if (spoken) return add(spoken[1]!.replace(/['’]s$/, ''), 'made', true);
 	const front = FRACTION.exec(rest.text);
 	const at = front ? front.index + front[0].length : 0;
 	const hidden = ' '.repeat(at) + rest.text.slice(at);

@@ -63,13 +63,17 @@ export interface StateWord {
 	readonly print: string;
 	readonly pattern: RegExp;
 }
-/** How many of them, or how much, before a state: `one chipped`, `slightly dented`. */
-const HOW_MANY =
-	'(?:(?:one|two|some|a few|all|both|most|slightly|a bit|a little)(?: of them)? (?:is |are )?)?';
+/** How many of them, how much, or which part, before a state: `one chipped`, `slightly dented`, `handle broken`. */
+const BEFORE = String.raw`(?:(?:one|two|some|a few|all|both|most|slightly|a bit|a little)(?: of them)? (?:is |are )?|(?<=[,(–-]\s?)\d{1,2} (?:is |are )?|(?:its |the )?(?:handle|lid|rim|base|edge|hinge|corner|side|ends?|seal) (?:is |are )?)?`;
+/** Where it is, after a state: `rust on the rim`. */
+const AFTER = String.raw`(?: (?:on|at|around|round) (?:the )?(?:rim|lid|edges?|base|bottom|top|sides?|handle|corners?|box))?`;
 const word = (state: LotState, print: string, pattern: string): StateWord => ({
 	state,
 	print,
-	pattern: new RegExp(String.raw`(?<![\p{L}\d-])${HOW_MANY}(?:${pattern})(?![\p{L}\d-])`, 'iu')
+	pattern: new RegExp(
+		String.raw`(?<![\p{L}\d-])${BEFORE}(?:${pattern})${AFTER}(?![\p{L}\d-])`,
+		'iu'
+	)
 });
 /** What crawls in food counts only where nothing follows that it would be part of: a moth trap is no moth. */
 const CRAWLS = String.raw`(?:weevils?|mites?|moths?|larvae?|maggots?|beetles?|webbing|webs|ants|bugs|grubs|insects?|silverfish)`;
@@ -97,7 +101,7 @@ export const STATE_WORDS: readonly StateWord[] = [
 	word(
 		'no-box',
 		'no box',
-		String.raw`(?:no|without(?: a)?) (?:box|base)|box (?:missing|gone|lost)`
+		String.raw`(?:no|without(?: a)?) (?:box(?:es)?|base|pans?|pots?|containers?)|box (?:missing|gone|lost)`
 	),
 	word(
 		'no-part',
@@ -109,7 +113,7 @@ export const STATE_WORDS: readonly StateWord[] = [
 		'no label',
 		String.raw`(?:no|without(?: a)?) label|unlabell?ed|label (?:missing|gone|off|lost)|decanted|in an? (?:old )?(?:jam jar|jar|lemonade bottle|drinks? bottle|water bottle|unmarked \S+|cup)`
 	),
-	word('popped', 'popped button', String.raw`(?:button )?popped(?: button)?|button up`),
+	word('popped', 'popped button', String.raw`(?:button )?popped(?: button| lid| up)?|button up`),
 	word(
 		'smells',
 		'smells',

@@ -306,6 +306,14 @@ describe('lines as people type them', () => {
 			'jam 2 jars 2024',
 			{ count: 2, name: 'jam', printed: { on: '2024-12-31', kind: 'best-before' } }
 		],
+		['large tub of margarine opened last week', { countWord: 'tub', name: 'margarine' }],
+		['basmati rice 2kg bag, weevils', { countWord: 'bag', name: 'basmati rice', states: ['pest'] }],
+		['large frying pan, handle broken', { name: 'large frying pan', states: ['broken'] }],
+		['AA batteries pack of 8', { count: 8, name: 'AA batteries' }],
+		['loo rolls 9', { count: 9, name: 'loo rolls' }],
+		['food processor no blade', { name: 'food processor', states: ['no-part'] }],
+		['oat milk x 6 cartons bbe 08 26', { count: 6, countWord: 'cartons', name: 'oat milk' }],
+		['salmon frozen since christmas', { frozenOn: '2025-12-25', name: 'salmon' }],
 		['sugar 1 kg 2 packs', { count: 2, name: 'sugar', size: { value: 1000, unit: 'g' } }]
 	])('“%s”', (text, part) => {
 		const { line: read, issues } = parseIntake(text, { order: 'dmy', today: TODAY });

@@ -1,4 +1,4 @@
-import { kindOf, type Kind, type Readings } from '../kinds';
+import { isKnownName, kindOf, type Kind, type Readings } from '../kinds';
 import type { LotState, Quantity } from '../model';
 import { MAX_COUNT, takeCount, takeSize, type ReadCount } from './intake-counts';
 import { takeDates, type DateKind, type DateProblem, type ReadDate } from './intake-dates';
@@ -138,8 +138,27 @@ function takeName(rest: Rest): { name: string; unread: string[] } {
 	const name = whole.replace(ARTICLES, '').trim();
 	if (name !== whole)
 		rest.readings.push({ field: 'note', text: whole.slice(0, -name.length).trim() });
-	if (name) rest.readings.push({ field: 'name', text: name });
 	return { name, unread };
+}
+
+const SIZED_PACK =
+	/^(?:large|small|big|mini|little|medium|family|full|new|old)\s+(\S+)\s+of\s+(.+)$/i;
+
+/** Takes a pack off a name that it stands before or behind: `large tub of margarine`, `basmati rice bag`. */
+function splitPack(
+	name: string,
+	countWord: string
+): { name: string; packWord: string; text: string } {
+	const none = { name, packWord: '', text: '' };
+	if (countWord) return none;
+	const sized = SIZED_PACK.exec(name);
+	if (sized && COUNT_WORDS.test(sized[1]!))
+		return { name: sized[2]!, packWord: sized[1]!, text: name.slice(0, -sized[2]!.length).trim() };
+	const [, inside = '', word = ''] = /^(.+)\s(\S+)$/.exec(name) ?? [];
+	if (!COUNT_WORDS.test(word) || isKnownName(name)) return none;
+	const kind = kindOf(inside);
+	const isFood = kind.sure && !!kind.category?.startsWith('food.');
+	return isFood || isKnownName(inside) ? { name: inside, packWord: word, text: word } : none;
 }
 
 const lastOf = (dates: readonly ReadDate[], kind: DateKind): string | null =>
@@ -181,8 +200,13 @@ export function parseIntake(text: string, context: IntakeContext): IntakeResult 
 		times === null ? takeCount(rest) : { value: times, word: '', text: '', typed: true };
 	if (!(counted.value > 0) || counted.value > MAX_COUNT)
 		issues.push({ code: 'intake-count', text: counted.text });
-	const countWord = counted.word || takeCountWord(rest, counted);
-	const { name, unread } = takeName(rest);
+	let countWord = counted.word || takeCountWord(rest, counted);
+	const read = takeName(rest);
+	const { unread } = read;
+	const { name, packWord, text: packText } = splitPack(read.name, countWord);
+	countWord ||= packWord;
+	if (packWord) rest.readings.push({ field: 'word', text: packText });
+	if (name) rest.readings.push({ field: 'name', text: name });
 	if (!text.trim()) issues.push({ code: 'intake-empty' });
 	else if (!name) issues.push({ code: 'intake-no-name', text });
 	const isFrozen = states.includes('frozen') && !states.includes('thawed');

@@ -178,7 +178,10 @@ function byCondition(stems: readonly string[]): Guess | null {
 	// A word of condition inside a longer name is part of it: a cake tin is not tinned.
 	const end = longestEnd(stems);
 	const until = end && end.known.words > 1 ? end.before : stems.length;
-	const conditions = stems.filter((word, i) => i < until && isCondition(word));
+	// The cold comes last: what was cooked and then frozen lies in the freezer.
+	const conditions = stems
+		.filter((word, i) => i < until && isCondition(word))
+		.sort((a, b) => Number(a === 'frozen') - Number(b === 'frozen'));
 	const rest = stems.filter((word, i) => i >= until || !isCondition(word));
 	if (!conditions.length || !rest.length) return null;
 	const base = readFood(rest);
@@ -274,9 +277,10 @@ function withoutPack(stems: readonly string[]): readonly string[] {
 	const last = stems.at(-1)!;
 	const before = stems.slice(0, -1);
 	if (!PACKS.has(last) || !before.length || stems.includes('empty')) return stems;
-	if ((longestEnd(stems)?.known.words ?? 0) > 1) return stems;
-	const base = findName(before) ? null : readFood(before);
-	const isThing = base === null ? !!findName(before) : base.sure && base.category.area === 'food';
+	const whole = findName(before);
+	if ((longestEnd(stems)?.known.words ?? 0) > (whole?.words ?? 1)) return stems;
+	const base = whole ? null : readFood(before);
+	const isThing = base === null ? !!whole : base.sure && base.category.area === 'food';
 	if (!isThing) return stems;
 	return isCondition(last) && last !== 'jar' ? [last, ...before] : before;
 }
