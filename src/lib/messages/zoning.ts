@@ -57,6 +57,8 @@ export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string 
 			return 'Food stays off the floor.';
 		case 'hot-place':
 			return 'No food where it freezes or gets hot.';
+		case 'wet-place':
+			return 'Under a sink it drips: no food, dishes, cooking ware, cloth, paper or anything electrical.';
 		case 'tops-not-used':
 			return 'Cabinet tops are not used in this home (you can change that in Place).';
 		case 'banned':
@@ -158,6 +160,8 @@ export function softText(code: SoftCode): string {
 			return 'takes up worktop but is not used daily';
 		case 'rare-in-prime':
 			return 'seldom used, but in prime space';
+		case 'out-of-place':
+			return 'not where one would look for it';
 		case 'under-sink':
 			return 'under the sink, among the cleaners';
 		case 'child-serves-itself':

@@ -18,6 +18,7 @@ import { partsFor } from './parts';
 import { partsForPinned, pinnedNooks, rowOfPart } from './pins';
 import type { AssignmentProblem } from './problem';
 import { volumesNow } from './now';
+import { spotsOf } from './belongs';
 import { softPenalties } from './soft-rules';
 import { zoneFingerprint } from './zone-print';
 
@@ -167,6 +168,7 @@ export function buildZoneModel(home: Home): ZoneModel {
 		usableSpace(place.nook, baseAboveFloorMm(place), home.settings)
 	);
 	const capacities = places.map((place, n) => capacityOf(home, place, spaces[n]!));
+	const spots = places.map((place) => spotsOf(home, place));
 	const lowest = lowestInFridges(places);
 	const now = currentNooks(home);
 	const nookIndex = new Map(places.map((place, n) => [place.nook.id as string, n]));
@@ -212,7 +214,14 @@ export function buildZoneModel(home: Home): ZoneModel {
 					// There and back again.
 					walk: figures.usesPerWeek * 2 * (walkMm / 1000) * effort.walkPerM,
 					reach: figures.usesPerWeek * reach.factor * effort.reachWeight,
-					soft: softPenalties({ home, figures, place, reachFactor: reach.factor, walkMm }),
+					soft: softPenalties({
+						home,
+						figures,
+						place,
+						reachFactor: reach.factor,
+						walkMm,
+						spots: spots[n]!
+					}),
 					habit: home.schools.change === 'little' && at >= 0 && at !== n ? effort.changeWeight : 0
 				}
 			};

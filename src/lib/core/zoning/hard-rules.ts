@@ -1,4 +1,5 @@
 import type { GroupFigures } from '../grouping';
+import { mayStandUnderSink } from './belongs';
 import type { Home, Person } from '../model';
 import {
 	baseAboveFloorMm,
@@ -31,6 +32,7 @@ export const HARD_CODES = [
 	'pet-reach',
 	'off-floor',
 	'hot-place',
+	'wet-place',
 	'tops-not-used',
 	'banned',
 	'pinned-elsewhere'
@@ -96,7 +98,8 @@ const lifting: Rule = ({ home, figures, place, people }) => {
 	return null;
 };
 
-const STRONG = ['cleaner', 'medicine', 'unknown'] as const;
+/** What a small child must not get at: drinks, sprays, matches and fuels as much as cleaners. */
+const STRONG = ['cleaner', 'medicine', 'unknown', 'alcohol', 'flammable'] as const;
 
 const children: Rule = ({ home, figures, place }) => {
 	const small = Object.values(home.people).some((person) => person.ageBand === 'toddler');
@@ -124,8 +127,13 @@ const warmOrBare: Rule = ({ figures, place }) => {
 	if (!figures.isFood || climateOf(place.nook) !== 'room') return null;
 	if (baseAboveFloorMm(place) < OFF_FLOOR_MM && place.cabinet.form !== 'trolley')
 		return 'off-floor';
-	return when(climateTags(place).includes('unheated'), 'hot-place');
+	const climate = climateTags(place);
+	return when(climate.includes('unheated') || climate.includes('heat'), 'hot-place');
 };
+
+/** Under a sink it drips: food, dishes, cooking ware, cloth, paper and current stand elsewhere. */
+const underSink: Rule = ({ figures, place }) =>
+	when(place.nook.kind === 'undersink' && !mayStandUnderSink(figures), 'wet-place');
 
 const bans: Rule = ({ home, figures, place }) =>
 	when(
@@ -144,6 +152,7 @@ const RULES: readonly Rule[] = [
 	children,
 	pets,
 	warmOrBare,
+	underSink,
 	lifting,
 	({ figures, place }) => when(figures.heaviestG > (place.nook.loadG ?? Infinity), 'over-load'),
 	({ reach }) => when(reach.factor === Infinity, 'may-not-climb'),

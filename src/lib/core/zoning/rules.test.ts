@@ -89,6 +89,9 @@ const toddler = person({ id: 't' as Person['id'], ageBand: 'toddler', statureMm:
 const fridge: Partial<Nook> = { kind: 'fridge-shelf' };
 const withPeople = (draft: Home) => void (draft.people['t'] = toddler);
 
+/** No kind of place: what belongs where is tried apart. */
+const NONE: ReadonlySet<never> = new Set();
+
 describe('hard rules', () => {
 	it('let a plain group live on a plain shelf', () => expect(broken({})).toBeNull());
 
@@ -312,7 +315,9 @@ describe('what may not share a place', () => {
 describe('soft rules', () => {
 	const penalties = (cas: Case, reachFactor = 2) => {
 		const { home, figures: f, place, walkMm } = inputOf(cas);
-		return softPenalties({ home, figures: f, place, reachFactor, walkMm }).map(({ code }) => code);
+		return softPenalties({ home, figures: f, place, reachFactor, walkMm, spots: NONE }).map(
+			({ code }) => code
+		);
 	};
 	const child = (draft: Home) =>
 		void (draft.people['c'] = person({
@@ -405,8 +410,8 @@ describe('soft rules', () => {
 			nook: { kind: 'worktop' },
 			home: (d) => void (d.settings.effort.softWeight = 0)
 		});
-		expect(softPenalties({ home, figures: f, place, reachFactor: 2, walkMm: 0 })).toEqual([
-			{ code: 'worktop-clutter', effort: 0 }
-		]);
+		expect(
+			softPenalties({ home, figures: f, place, reachFactor: 2, walkMm: 0, spots: NONE })
+		).toEqual([{ code: 'worktop-clutter', effort: 0 }]);
 	});
 });

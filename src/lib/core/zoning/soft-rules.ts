@@ -1,8 +1,10 @@
 import { CLOTHS, type GroupFigures } from '../grouping';
 import type { Home } from '../model';
+import { outOfPlaceM, type Spot } from './belongs';
 import { baseAboveFloorMm, climateTags, reachHeights, socketMm, type NookPlace } from '../survey';
 
 export const SOFT_CODES = [
+	'out-of-place',
 	'heat-shy',
 	'damp',
 	'ventilation',
@@ -37,6 +39,8 @@ interface SoftInput {
 	readonly reachFactor: number;
 	/** Walk from its stations, one way, mm. */
 	readonly walkMm: number;
+	/** What kinds of place it is. */
+	readonly spots: ReadonlySet<Spot>;
 }
 type SoftRule = readonly [code: SoftCode, effort: number, applies: (input: SoftInput) => boolean];
 
@@ -187,8 +191,10 @@ const RULES: readonly SoftRule[] = [
 /** Lists the soft rules that a group in a nook goes against, with what each costs. */
 export function softPenalties(input: SoftInput): SoftPenalty[] {
 	const { softWeight } = input.home.settings.effort;
-	return RULES.filter(([, , applies]) => applies(input)).map(([code, effort]) => ({
+	const found = RULES.filter(([, , applies]) => applies(input)).map(([code, effort]) => ({
 		code,
 		effort: effort * softWeight
 	}));
+	const strayM = outOfPlaceM(input.figures, input.spots);
+	return strayM ? [{ code: 'out-of-place', effort: strayM * softWeight }, ...found] : found;
 }

@@ -1,0 +1,244 @@
+import { categoryOf, type Home, type Thing } from '../model';
+import { nooksInOrder, type NookPlace } from '../survey';
+import type { ZonePlan } from '../model';
+
+/** What an organizer would object to in a plan. */
+export const REVIEW_CODES = [
+	'poison-with-food',
+	'poison-low',
+	'raw-not-lowest',
+	'ready-below-raw',
+	'wet-under-sink',
+	'food-in-heat',
+	'acid-by-bleach',
+	'heavy-overhead',
+	'unknown-with-food',
+	'many-families',
+	'larder-idle',
+	'worktop-idle',
+	'daily-overhead',
+	'group-scattered'
+] as const;
+export type ReviewCode = (typeof REVIEW_CODES)[number];
+export interface Objection {
+	readonly code: ReviewCode;
+	/** 2: it hurts or spoils; 1: one would do it otherwise. */
+	readonly grade: 1 | 2;
+	readonly nookId: string;
+	readonly groupIds: readonly string[];
+}
+
+type Family = 'food' | 'cookware' | 'cleaning' | 'body' | 'medicine' | 'pets' | 'rest';
+/** Families as one speaks of them, by the area and branch of the kinds; written apart from the rules of the solver. */
+function familyOf({ category }: Thing): Family {
+	const { code, area } = categoryOf(category);
+	if (code === 'food.pet' || code === 'home.pet-care') return 'pets';
+	if (area === 'food') return 'food';
+	if (/clean|bleach|acid|waste|laundry|pest|fuel/.test(code)) return 'cleaning';
+	if (/medicines|first-aid/.test(code)) return 'medicine';
+	if (area === 'bathroom') return 'body';
+	return area === 'kitchen' ? 'cookware' : 'rest';
+}
+
+interface Standing {
+	readonly place: NookPlace;
+	readonly groups: readonly {
+		readonly id: string;
+		readonly things: readonly Thing[];
+		readonly uses: number;
+	}[];
+}
+
+const SHOULDER_MM = 1370;
+const EYE_MM = 1570;
+const CLIMB_MM = 1500;
+const HEAVY_G = 3000;
+const DAILY = 7;
+const MOST_FAMILIES = 2;
+/** A larder that is less than this full of food is idle while food stands elsewhere. */
+const IDLE_SHARE = 0.3;
+
+const CLASS_USES: Readonly<Record<string, number>> = {
+	'several-daily': 14,
+	daily: 7,
+	'some-days': 3,
+	weekly: 1,
+	fortnightly: 0.5,
+	monthly: 0.23,
+	seasonal: 0.06,
+	rarely: 0.02
+};
+const usesOf = ({ use }: Thing) => use.countedPerWeek ?? CLASS_USES[use.class] ?? 0;
+const base = ({ cabinet, nook }: NookPlace) => cabinet.baseMm + nook.at.zMm;
+const has = (things: readonly Thing[], hazard: Thing['hazards'][number]) =>
+	things.some(({ hazards }) => hazards.includes(hazard));
+
+function standings(home: Home, plan: Pick<ZonePlan, 'assignments'>): Standing[] {
+	const thingsOf = new Map<string, Thing[]>();
+	const held = new Set(
+		Object.values(home.lots)
+			.filter(({ count }) => count > 0)
+			.map(({ thingId }) => thingId as string)
+	);
+	for (const thing of Object.values(home.things)) {
+		if (!thing.groupId || !held.has(thing.id)) continue;
+		thingsOf.set(thing.groupId, [...(thingsOf.get(thing.groupId) ?? []), thing]);
+	}
+	const at = new Map<string, Set<string>>();
+	for (const { nookId, groupId } of plan.assignments)
+		at.set(nookId, (at.get(nookId) ?? new Set()).add(groupId));
+	return nooksInOrder(home).map((place) => ({
+		place,
+		groups: [...(at.get(place.nook.id) ?? [])].map((id) => {
+			const stockOf = home.groups[id]?.stockOf;
+			const things = thingsOf.get(stockOf ?? id) ?? [];
+			return {
+				id,
+				things,
+				uses: stockOf ? 0 : things.reduce((sum, thing) => sum + usesOf(thing), 0)
+			};
+		})
+	}));
+}
+
+const isFood = (thing: Thing) => familyOf(thing) === 'food';
+const isCold = ({ nook }: NookPlace) => /fridge|freezer|crisper|chest/.test(nook.kind);
+
+/** What is wrong with one place by itself. */
+function reviewPlace({ place, groups }: Standing, hasToddler: boolean): Objection[] {
+	const found: Objection[] = [];
+	const say = (code: ReviewCode, grade: 1 | 2, which: readonly { id: string }[] = groups) =>
+		found.push({ code, grade, nookId: place.nook.id, groupIds: which.map(({ id }) => id) });
+	const all = groups.flatMap(({ things }) => things);
+	const isLocked = place.cabinet.lockable || place.nook.locked;
+	const poison = all.filter(({ hazards }) =>
+		hazards.some((one) => one === 'cleaner' || one === 'medicine')
+	);
+	if (poison.length && all.some(isFood)) say('poison-with-food', 2);
+	if (has(all, 'unknown') && all.some(isFood)) say('unknown-with-food', 2);
+	const bad = groups.filter(({ things }) =>
+		things.some(({ hazards }) =>
+			hazards.some((one) => ['cleaner', 'medicine', 'alcohol', 'unknown'].includes(one))
+		)
+	);
+	if (hasToddler && bad.length && !isLocked && base(place) < CLIMB_MM) say('poison-low', 2, bad);
+	const wet = groups.filter(({ things }) =>
+		things.some((thing) => ['food', 'cookware', 'medicine'].includes(familyOf(thing)))
+	);
+	if (place.nook.kind === 'undersink' && wet.length) say('wet-under-sink', 2, wet);
+	const climate = new Set([...place.nook.climate, ...place.cabinet.climate]);
+	if (!isCold(place) && climate.has('heat') && all.some(isFood)) say('food-in-heat', 2);
+	const heavy = groups.filter(({ things }) => things.some(({ massG }) => massG > HEAVY_G));
+	if (heavy.length && base(place) > SHOULDER_MM) say('heavy-overhead', 2, heavy);
+	const families = new Set(all.map(familyOf));
+	if (families.size > MOST_FAMILIES) say('many-families', 1);
+	const idle = groups.filter(({ uses, things }) => things.length > 0 && uses < DAILY);
+	if (place.nook.kind === 'worktop' && idle.length) say('worktop-idle', 1, idle);
+	const daily = groups.filter(({ uses }) => uses >= DAILY);
+	if (daily.length && (base(place) > EYE_MM || place.nook.kind === 'top'))
+		say('daily-overhead', 1, daily);
+	return found;
+}
+
+/** Raw meat and fish at the bottom of their fridge, and nothing that is eaten without cooking under them. */
+function reviewFridges(all: readonly Standing[]): Objection[] {
+	const found: Objection[] = [];
+	for (const raw of all) {
+		const meat = raw.groups.filter(({ things }) => has(things, 'raw-meat'));
+		if (!meat.length || !/fridge|crisper/.test(raw.place.nook.kind)) continue;
+		const below = all.filter(
+			({ place, groups }) =>
+				place.cabinet.id === raw.place.cabinet.id &&
+				place.nook.at.zMm < raw.place.nook.at.zMm &&
+				/fridge-shelf|crisper/.test(place.nook.kind) &&
+				groups.some(({ things }) => things.some(isFood))
+		);
+		const beside = raw.groups.filter(
+			({ things }) => !has(things, 'raw-meat') && things.some(isFood)
+		);
+		const say = (code: ReviewCode, nookId: string, ids: readonly { id: string }[]) =>
+			found.push({ code, grade: 2, nookId, groupIds: ids.map(({ id }) => id) });
+		if (beside.length) say('ready-below-raw', raw.place.nook.id, beside);
+		for (const { place, groups } of below) say('raw-not-lowest', place.nook.id, groups);
+	}
+	return found;
+}
+
+/** Bleach and acids in one cabinet. */
+function reviewCabinets(all: readonly Standing[]): Objection[] {
+	const byCabinet = new Map<string, Standing[]>();
+	for (const one of all)
+		byCabinet.set(one.place.cabinet.id, [...(byCabinet.get(one.place.cabinet.id) ?? []), one]);
+	return [...byCabinet.values()].flatMap((stack): Objection[] => {
+		const groups = stack.flatMap((one) => one.groups);
+		const both = groups.filter(({ things }) => has(things, 'bleach') || has(things, 'acid'));
+		const all = both.flatMap(({ things }) => things);
+		return has(all, 'bleach') && has(all, 'acid')
+			? [
+					{
+						code: 'acid-by-bleach',
+						grade: 2,
+						nookId: stack[0]!.place.nook.id,
+						groupIds: both.map(({ id }) => id)
+					}
+				]
+			: [];
+	});
+}
+
+/** Whether the larder holds food while food stands in places that are worse for it. */
+function reviewLarder(all: readonly Standing[]): Objection[] {
+	const isLarder = ({ place }: Standing) =>
+		/larder|pantry/i.test(`${place.room.name} ${place.cabinet.name}`);
+	const larder = all.filter((one) => isLarder(one) && !isCold(one.place));
+	if (!larder.length) return [];
+	const full = larder.filter(({ groups }) => groups.some(({ things }) => things.some(isFood)));
+	const elsewhere = all.filter(
+		(one) =>
+			!isLarder(one) && !isCold(one.place) && one.groups.some(({ things }) => things.some(isFood))
+	);
+	if (full.length / larder.length >= IDLE_SHARE || !elsewhere.length) return [];
+	return [
+		{
+			code: 'larder-idle',
+			grade: 1,
+			nookId: larder[0]!.place.nook.id,
+			groupIds: elsewhere.flatMap(({ groups }) =>
+				groups.filter(({ things }) => things.some(isFood)).map(({ id }) => id)
+			)
+		}
+	];
+}
+
+/** Groups that are spread over more than one cabinet. */
+function reviewSplits(all: readonly Standing[]): Objection[] {
+	const cabinets = new Map<string, Set<string>>();
+	for (const { place, groups } of all)
+		for (const { id } of groups)
+			cabinets.set(id, (cabinets.get(id) ?? new Set()).add(place.cabinet.id));
+	return [...cabinets]
+		.filter(([, at]) => at.size > 1)
+		.map(([id]) => ({
+			code: 'group-scattered' as const,
+			grade: 1 as const,
+			nookId: all.find(({ groups }) => groups.some((group) => group.id === id))!.place.nook.id,
+			groupIds: [id]
+		}));
+}
+
+/**
+ * Lists what a practitioner would object to in a plan, made by hand or computed, worst first, then in walking order. It
+ * looks at things, places and heights by itself and shares nothing with the rules of the solver but the records.
+ */
+export function reviewPlan(home: Home, plan: Pick<ZonePlan, 'assignments'>): readonly Objection[] {
+	const all = standings(home, plan);
+	const hasToddler = Object.values(home.people).some(({ ageBand }) => ageBand === 'toddler');
+	const found = [
+		...all.flatMap((one) => reviewPlace(one, hasToddler)),
+		...reviewFridges(all),
+		...reviewCabinets(all),
+		...reviewLarder(all),
+		...reviewSplits(all)
+	];
+	return found.sort((a, b) => b.grade - a.grade);
+}
