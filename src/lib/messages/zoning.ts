@@ -12,6 +12,7 @@ import type {
 	BrokenRule,
 	HardCode,
 	LotShare,
+	Objection,
 	PlanProof,
 	RuleAgainst,
 	SchoolVariant,
@@ -35,6 +36,8 @@ export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string 
 			return 'The fridge and freezer are for what needs the cold.';
 		case 'raw-meat-low':
 			return 'Raw meat and fish go at the bottom of the fridge, so that nothing drips on other food.';
+		case 'crisper-washed':
+			return 'The crisper is for vegetables that are washed or cooked: it lies under the raw meat.';
 		case 'too-tall':
 			return 'The tallest thing is too tall for it.';
 		case 'too-wide':
@@ -68,7 +71,7 @@ export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string 
 		case 'over-capacity':
 			return 'It is over-full once room to grow is left.';
 		case 'conflict':
-			return 'Food, medicines and strong cleaners must not share a place, nor bleach and acids.';
+			return 'Food, medicines and strong cleaners must not share a place, nor bleach and acids, nor raw meat and what is eaten as it is.';
 	}
 }
 
@@ -138,6 +141,44 @@ export function notesText(shares: readonly LotShare[], nookId: string, shown: nu
 
 /** Says which rule a plan breaks. */
 export const brokenText = (rule: BrokenRule): string => hardText(rule.code);
+
+/** Says what an organizer would object to in a place of a plan, and the way out. */
+export function reviewText({ code, groupIds }: Objection, home: Home): string {
+	const names = listText(
+		[...new Set(groupIds.map((id) => home.groups[id]?.name ?? ''))].filter(Boolean),
+		3
+	);
+	switch (code) {
+		case 'poison-with-food':
+			return `Food stands with what can hurt (${names}). Give one of them another place.`;
+		case 'poison-low':
+			return `${names}: a toddler can get at it. Lock it, or put it above 1.5 m.`;
+		case 'raw-not-lowest':
+			return `${names} lies under raw meat, which can drip. Raw goes lowest.`;
+		case 'ready-below-raw':
+			return `${names} stands on the shelf of the raw meat. Give the raw meat its own.`;
+		case 'wet-under-sink':
+			return `${names} under a sink: it drips there.`;
+		case 'food-in-heat':
+			return `${names} in a place that gets hot.`;
+		case 'acid-by-bleach':
+			return `Bleach and an acid in one cabinet (${names}): together they give off poisonous gas.`;
+		case 'heavy-overhead':
+			return `${names}: more than 3 kg above the shoulder.`;
+		case 'unknown-with-food':
+			return `Something of unknown kind stands with food (${names}). Say what it is.`;
+		case 'many-families':
+			return `Too many kinds of things in one place: ${names}.`;
+		case 'larder-idle':
+			return `The larder has room while dry food stands elsewhere: ${names}.`;
+		case 'worktop-idle':
+			return `${names} takes up worktop and is not used daily.`;
+		case 'daily-overhead':
+			return `${names} is used daily and stands above the eyes.`;
+		case 'group-scattered':
+			return `${names} is spread over more than one cabinet.`;
+	}
+}
 
 /** Says what a soft rule holds against a place. */
 export function softText(code: SoftCode): string {

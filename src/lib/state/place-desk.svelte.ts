@@ -1,6 +1,8 @@
 import { activePlan, type Group, type Home, type ZonePlan } from '../core/model';
 import { wallsInUse } from '../core/survey';
 import {
+	reviewPlan,
+	type Objection,
 	assignmentNow,
 	brokenRules,
 	DEFAULT_PLACE,
@@ -91,6 +93,10 @@ export class PlaceDesk {
 			broken
 		};
 	});
+	/** What an organizer would object to in the plan as it stands, worst first. */
+	objections = $derived.by((): readonly Objection[] =>
+		this.plan ? reviewPlan(this.home, { assignments: [...this.#assignments] }) : []
+	);
 	/** The tags of each place. */
 	notes = $derived.by((): ReadonlyMap<string, readonly Note[]> => {
 		const { home } = this;

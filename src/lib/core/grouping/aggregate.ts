@@ -13,6 +13,7 @@ import {
 } from '../model';
 import { allergensOf, householdAllergens, type Allergens } from './allergens';
 import { holdingsByGroup, type Holding } from './stock';
+import { tripsOf } from './trips';
 
 /** What a group carries, computed from its things and their stock. */
 export interface GroupFigures {
@@ -32,6 +33,8 @@ export interface GroupFigures {
 	/** Smaller side of the way in that the bulkiest thing needs, mm. */
 	readonly widestMm: number;
 	readonly usesPerWeek: number;
+	/** Walks a week that are made to it: what is fetched on one occasion shares a walk. */
+	readonly tripsPerWeek: number;
 	/** Where the uses happen; shares sum to 1 (0 when nothing is used). */
 	readonly stations: ReadonlyMap<StationKind, number>;
 	/** Those who use it; empty: everybody. */
@@ -165,6 +168,9 @@ export function groupFigures(
 	const figure = (key: SummedFigure) => overrides[key] ?? summed(held, key);
 	const everybody = held.some(({ thing }) => thing.userIds.length === 0);
 	const categories = held.map(({ thing }) => categoryOf(thing.category));
+	const stations = overrides.stations
+		? new Map(overrides.stations.map(({ kind, share }) => [kind, share] as const))
+		: stationsOf(held);
 	return {
 		groupId: group.id,
 		stockOf: group.stockOf,
@@ -181,9 +187,8 @@ export function groupFigures(
 			...held.map(({ thing }) => Math.min(thing.piece.widthMm, thing.piece.depthMm))
 		),
 		usesPerWeek: figure('usesPerWeek'),
-		stations: overrides.stations
-			? new Map(overrides.stations.map(({ kind, share }) => [kind, share]))
-			: stationsOf(held),
+		tripsPerWeek: overrides.usesPerWeek ?? tripsOf(held.map(SUMMED.usesPerWeek.of), stations),
+		stations,
 		userIds:
 			overrides.userIds ??
 			(everybody ? [] : [...new Set(held.flatMap(({ thing }) => thing.userIds))].sort()),

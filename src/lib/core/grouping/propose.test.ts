@@ -209,9 +209,9 @@ describe('what a proposal is made from', () => {
 		const cans = groupNamed(home, 'Cans: vegetables');
 		const dairy = groupNamed(home, 'Dairy');
 		const joined = apply(home, joinGroups(pasta.id, cans.id));
-		const more = withLines(joined, ['1 chickpea tins']);
+		const more = withLines(joined, ['1 butter beans']);
 		const followed = apply(more, moveThings([thingNamed(more, 'chopped tomatoes').id], cans.id));
-		expect(proposedWith(followed, 'chickpea tins').groupId).not.toBe(pasta.id);
+		expect(proposedWith(followed, 'butter beans').groupId).not.toBe(pasta.id);
 		const two = withLines(apply(home, moveThings([thingNamed(home, 'penne').id], dairy.id)), [
 			'6 fusilli',
 			'6 spaghetti',

@@ -37,6 +37,8 @@ export const Belongs = z.strictObject({
 	kinds: z.array(z.string()).min(1),
 	first: z.array(z.enum(SPOTS)).min(1),
 	poor: z.array(z.enum(SPOTS)),
+	/** How strongly it wants its first choice, where that is more than usual. */
+	pull: z.number().positive().optional(),
 	why: z.string()
 });
 export type Belongs = z.infer<typeof Belongs>;
@@ -100,7 +102,7 @@ export function standingOf(kind: string, spots: ReadonlySet<Spot>): Standing | n
 export const whyBelongs = (kind: string): string => byKind.get(kind)?.why ?? '';
 
 /** What a trip to a place costs more than to one where the kind belongs, m. */
-const RATES: Readonly<Record<Standing, number>> = { first: 0, fair: 0.4, poor: 1.6 };
+const RATES: Readonly<Record<Standing, number>> = { first: 0, fair: 0.8, poor: 2.5 };
 /** Trips a week below and above which the rate counts no further: rare things still want their place. */
 const TRIPS = { least: 2, most: 14 };
 
@@ -126,11 +128,11 @@ function kindsOf(figures: GroupFigures): ReadonlyMap<string, number> {
  * used of each kind. 0 in a place of first choice.
  */
 export function outOfPlaceM(figures: GroupFigures, spots: ReadonlySet<Spot>): number {
-	const trips = Math.min(TRIPS.most, Math.max(TRIPS.least, figures.usesPerWeek));
+	const trips = Math.min(TRIPS.most, Math.max(TRIPS.least, figures.tripsPerWeek));
 	let rate = 0;
 	for (const [kind, share] of kindsOf(figures)) {
 		const standing = standingOf(kind, spots);
-		if (standing) rate += RATES[standing] * share;
+		if (standing) rate += RATES[standing] * share * (byKind.get(kind)?.pull ?? 1);
 	}
 	return trips * rate;
 }

@@ -212,8 +212,8 @@ export function buildZoneModel(home: Home): ZoneModel {
 				walkM: walkMm / 1000,
 				parts: {
 					// There and back again.
-					walk: figures.usesPerWeek * 2 * (walkMm / 1000) * effort.walkPerM,
-					reach: figures.usesPerWeek * reach.factor * effort.reachWeight,
+					walk: figures.tripsPerWeek * 2 * (walkMm / 1000) * effort.walkPerM,
+					reach: figures.tripsPerWeek * reach.factor * effort.reachWeight,
 					soft: softPenalties({
 						home,
 						figures,

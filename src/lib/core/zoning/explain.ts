@@ -152,8 +152,8 @@ export function explainParts(
 			habit: habit * parts.length,
 			partners: cost - alone
 		},
-		metresPerWeek: figures.usesPerWeek * share * 2 * cell.walkM,
-		usesPerWeek: figures.usesPerWeek * share,
+		metresPerWeek: figures.tripsPerWeek * share * 2 * cell.walkM,
+		usesPerWeek: figures.tripsPerWeek * share,
 		band: cell.reach.band,
 		pushedOutOf: taken
 			? { nookId: taken.nookId, extra: taken.extra, heldBy: holders(model, layout, taken.m, g) }
@@ -186,7 +186,7 @@ export function totalsOf(model: ZoneModel, saved: readonly SavedAssignment[]): P
 		const n = nooks.get(nookId);
 		if (g === undefined || n === undefined) continue;
 		const cell = model.cells[g * N + n]!;
-		const count = model.parts[g]!.figures.usesPerWeek * share;
+		const count = model.parts[g]!.figures.tripsPerWeek * share;
 		uses += count;
 		reaches[cell.reach.band] += count;
 		if (Number.isFinite(cell.walkM)) metres += count * 2 * cell.walkM;

@@ -21,6 +21,7 @@ export const HARD_CODES = [
 	'needs-chilled',
 	'cold-place',
 	'raw-meat-low',
+	'crisper-washed',
 	'too-tall',
 	'too-wide',
 	'over-load',
@@ -69,6 +70,15 @@ const rawMeat: Rule = ({ figures, isLowestInFridge }) =>
 	when(
 		figures.hazards.has('raw-meat') && figures.needs.has('chilled') && !isLowestInFridge,
 		'raw-meat-low'
+	);
+
+/** The crisper lies under the shelf of raw meat: what is eaten as it is does not go there. */
+const crisper: Rule = ({ figures, place }) =>
+	when(
+		place.nook.kind === 'crisper' &&
+			figures.needs.has('chilled') &&
+			figures.things.some(({ category }) => category !== 'food.salad'),
+		'crisper-washed'
 	);
 
 const size: Rule = ({ figures, place, space }) => {
@@ -149,6 +159,7 @@ const RULES: readonly Rule[] = [
 	size,
 	cold,
 	rawMeat,
+	crisper,
 	children,
 	pets,
 	warmOrBare,
@@ -169,21 +180,27 @@ export function hardRuleBroken(input: RuleInput): HardCode | null {
 	return null;
 }
 
-/** What may not share a nook: bit 1 food, 2 cleaner or of unknown kind, 4 medicine, 8 bleach, 16 acid. */
+/** What may not share a nook: bit 1 food, 2 cleaner or of unknown kind, 4 medicine, 8 bleach, 16 acid, 32 raw, 64 chilled and not raw. */
 export function kindsAndConflicts(figures: GroupFigures): { kinds: number; conflicts: number } {
-	const [FOOD, CLEANER, MEDICINE, BLEACH, ACID] = [1, 2, 4, 8, 16];
+	const [FOOD, CLEANER, MEDICINE, BLEACH, ACID, RAW, READY] = [1, 2, 4, 8, 16, 32, 64];
 	const { hazards, isFood } = figures;
+	const isRaw = hazards.has('raw-meat') && figures.needs.has('chilled');
+	const isReady = !isRaw && figures.needs.has('chilled');
 	const kinds =
 		(isFood ? FOOD! : 0) |
 		(hazards.has('cleaner') || hazards.has('unknown') ? CLEANER! : 0) |
 		(hazards.has('medicine') ? MEDICINE! : 0) |
 		(hazards.has('bleach') ? BLEACH! : 0) |
-		(hazards.has('acid') ? ACID! : 0);
+		(hazards.has('acid') ? ACID! : 0) |
+		(isRaw ? RAW! : 0) |
+		(isReady ? READY! : 0);
 	const conflicts =
 		(kinds & FOOD! ? CLEANER! | MEDICINE! : 0) |
 		(kinds & CLEANER! ? FOOD! | MEDICINE! : 0) |
 		(kinds & MEDICINE! ? FOOD! | CLEANER! : 0) |
 		(kinds & BLEACH! ? ACID! : 0) |
-		(kinds & ACID! ? BLEACH! : 0);
+		(kinds & ACID! ? BLEACH! : 0) |
+		(kinds & RAW! ? READY! : 0) |
+		(kinds & READY! ? RAW! : 0);
 	return { kinds, conflicts };
 }

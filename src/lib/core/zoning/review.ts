@@ -55,8 +55,8 @@ const CLIMB_MM = 1500;
 const HEAVY_G = 3000;
 const DAILY = 7;
 const MOST_FAMILIES = 2;
-/** A larder that is less than this full of food is idle while food stands elsewhere. */
-const IDLE_SHARE = 0.3;
+/** A larder of which so many places hold dry food is in use, whatever stands elsewhere. */
+const FULL_SHARE = 0.6;
 
 const CLASS_USES: Readonly<Record<string, number>> = {
 	'several-daily': 14,
@@ -102,6 +102,9 @@ function standings(home: Home, plan: Pick<ZonePlan, 'assignments'>): Standing[] 
 }
 
 const isFood = (thing: Thing) => familyOf(thing) === 'food';
+/** What a larder is for; what one cooks or brews with may stand nearer. */
+const LARDER_KINDS = /^food\.(?:baking|grains|pulses|breakfast|cans-|soups|snacks|drinks)/;
+const isLarderFood = ({ category }: Thing) => LARDER_KINDS.test(category);
 const isCold = ({ nook }: NookPlace) => /fridge|freezer|crisper|chest/.test(nook.kind);
 
 /** What is wrong with one place by itself. */
@@ -134,7 +137,10 @@ function reviewPlace({ place, groups }: Standing, hasToddler: boolean): Objectio
 	if (families.size > MOST_FAMILIES) say('many-families', 1);
 	const idle = groups.filter(({ uses, things }) => things.length > 0 && uses < DAILY);
 	if (place.nook.kind === 'worktop' && idle.length) say('worktop-idle', 1, idle);
-	const daily = groups.filter(({ uses }) => uses >= DAILY);
+	// What must be out of a child's reach is high on purpose.
+	const daily = groups.filter(
+		(group) => group.uses >= DAILY && !(hasToddler && bad.includes(group))
+	);
 	if (daily.length && (base(place) > EYE_MM || place.nook.kind === 'top'))
 		say('daily-overhead', 1, daily);
 	return found;
@@ -151,7 +157,13 @@ function reviewFridges(all: readonly Standing[]): Objection[] {
 				place.cabinet.id === raw.place.cabinet.id &&
 				place.nook.at.zMm < raw.place.nook.at.zMm &&
 				/fridge-shelf|crisper/.test(place.nook.kind) &&
-				groups.some(({ things }) => things.some(isFood))
+				// Vegetables that are washed before they are eaten may lie in the crisper below.
+				groups.some(({ things }) =>
+					things.some(
+						(thing) =>
+							isFood(thing) && !(place.nook.kind === 'crisper' && thing.category === 'food.salad')
+					)
+				)
 		);
 		const beside = raw.groups.filter(
 			({ things }) => !has(things, 'raw-meat') && things.some(isFood)
@@ -192,19 +204,23 @@ function reviewLarder(all: readonly Standing[]): Objection[] {
 		/larder|pantry/i.test(`${place.room.name} ${place.cabinet.name}`);
 	const larder = all.filter((one) => isLarder(one) && !isCold(one.place));
 	if (!larder.length) return [];
-	const full = larder.filter(({ groups }) => groups.some(({ things }) => things.some(isFood)));
+	const full = larder.filter(({ groups }) =>
+		groups.some(({ things }) => things.some(isLarderFood))
+	);
 	const elsewhere = all.filter(
 		(one) =>
-			!isLarder(one) && !isCold(one.place) && one.groups.some(({ things }) => things.some(isFood))
+			!isLarder(one) &&
+			!isCold(one.place) &&
+			one.groups.some(({ things }) => things.some(isLarderFood))
 	);
-	if (full.length / larder.length >= IDLE_SHARE || !elsewhere.length) return [];
+	if (elsewhere.length <= full.length || full.length / larder.length >= FULL_SHARE) return [];
 	return [
 		{
 			code: 'larder-idle',
 			grade: 1,
 			nookId: larder[0]!.place.nook.id,
 			groupIds: elsewhere.flatMap(({ groups }) =>
-				groups.filter(({ things }) => things.some(isFood)).map(({ id }) => id)
+				groups.filter(({ things }) => things.some(isLarderFood)).map(({ id }) => id)
 			)
 		}
 	];

@@ -26,6 +26,7 @@ const figures = (change: Partial<GroupFigures> = {}): GroupFigures => ({
 	longestMm: 120,
 	widestMm: 80,
 	usesPerWeek: 3,
+	tripsPerWeek: 3,
 	stations: new Map(),
 	userIds: [],
 	usesBy: new Map(),
@@ -89,6 +90,7 @@ const toddler = person({ id: 't' as Person['id'], ageBand: 'toddler', statureMm:
 const fridge: Partial<Nook> = { kind: 'fridge-shelf' };
 const withPeople = (draft: Home) => void (draft.people['t'] = toddler);
 
+const USE = { class: 'weekly', countedPerWeek: null };
 /** No kind of place: what belongs where is tried apart. */
 const NONE: ReadonlySet<never> = new Set();
 
@@ -386,13 +388,16 @@ describe('soft rules', () => {
 		['weekly things under a bed', { nook: { kind: 'under-bed' } }, 'two-movements'],
 		[
 			'towels far from the water',
-			{ group: { things: [{ category: 'bathroom.towels' } as never] }, input: { walkMm: 4000 } },
+			{
+				group: { things: [{ category: 'bathroom.towels', use: USE } as never] },
+				input: { walkMm: 4000 }
+			},
 			'towels-far'
 		],
 		[
 			'a toaster away from every socket',
 			{
-				group: { things: [{ category: 'kitchen.appliances' } as never] },
+				group: { things: [{ category: 'kitchen.appliances', use: USE } as never] },
 				home: (d) =>
 					Object.values(d.rooms).forEach((room) =>
 						room.sockets.push({ id: 's' as never, x: 90_000, y: 0 })
