@@ -101,6 +101,10 @@ export function standingOf(kind: string, spots: ReadonlySet<Spot>): Standing | n
 }
 export const whyBelongs = (kind: string): string => byKind.get(kind)?.why ?? '';
 
+/** Whether all kinds in a group have a kind of place as a first choice. */
+export const belongsOn = ({ things }: GroupFigures, spot: Spot): boolean =>
+	things.every(({ category }) => byKind.get(category)?.first.includes(spot) ?? false);
+
 /** What a trip to a place costs more than to one where the kind belongs, m. */
 const RATES: Readonly<Record<Standing, number>> = { first: 0, fair: 0.8, poor: 2.5 };
 /** Trips a week below and above which the rate counts no further: rare things still want their place. */

@@ -101,6 +101,9 @@ function standings(home: Home, plan: Pick<ZonePlan, 'assignments'>): Standing[] 
 	}));
 }
 
+/** What may stand on a worktop by right when it is used daily. */
+const ON_WORKTOPS =
+	/^(?:kitchen\.appliances|food\.(?:hot-drinks|bread|fruit)|kitchen\.(?:glasses|knives))$/;
 const isFood = (thing: Thing) => familyOf(thing) === 'food';
 /** What a larder is for; what one cooks or brews with may stand nearer. */
 const LARDER_KINDS = /^food\.(?:baking|grains|pulses|breakfast|cans-|soups|snacks|drinks)/;
@@ -135,7 +138,11 @@ function reviewPlace({ place, groups }: Standing, hasToddler: boolean): Objectio
 	if (heavy.length && base(place) > SHOULDER_MM) say('heavy-overhead', 2, heavy);
 	const families = new Set(all.map(familyOf));
 	if (families.size > MOST_FAMILIES) say('many-families', 1);
-	const idle = groups.filter(({ uses, things }) => things.length > 0 && uses < DAILY);
+	const idle = groups.filter(
+		({ uses, things }) =>
+			things.length > 0 &&
+			(uses < DAILY || things.some(({ category }) => !ON_WORKTOPS.test(category)))
+	);
 	if (place.nook.kind === 'worktop' && idle.length) say('worktop-idle', 1, idle);
 	// What must be out of a child's reach is high on purpose.
 	const daily = groups.filter(

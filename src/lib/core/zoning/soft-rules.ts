@@ -1,6 +1,6 @@
 import { CLOTHS, type GroupFigures } from '../grouping';
 import type { Home } from '../model';
-import { outOfPlaceM, type Spot } from './belongs';
+import { belongsOn, outOfPlaceM, type Spot } from './belongs';
 import { baseAboveFloorMm, climateTags, reachHeights, socketMm, type NookPlace } from '../survey';
 
 export const SOFT_CODES = [
@@ -105,9 +105,12 @@ const RULES: readonly SoftRule[] = [
 		({ figures, place }) => place.nook.tags.includes('satellite') && figures.usesPerWeek >= DAILY
 	],
 	[
+		// A worktop is for working: only what stands there by right and is used daily may take it up.
 		'worktop-clutter',
-		10,
-		({ figures, place }) => place.nook.kind === 'worktop' && figures.usesPerWeek < DAILY
+		30,
+		({ figures, place }) =>
+			place.nook.kind === 'worktop' &&
+			(figures.usesPerWeek < DAILY || !belongsOn(figures, 'worktop'))
 	],
 	[
 		'rare-in-prime',
