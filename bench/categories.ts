@@ -60,5 +60,6 @@ export const benchCategories = (): readonly NamesMeasured[] => [
 	measureNames(
 		'kinds of names: second list, unseen when it was first read',
 		listedCases('names/unseen.txt')
-	)
+	),
+	measureNames('kinds of names: third list, unseen', listedCases('names/unseen-2.txt'))
 ];

@@ -1,5 +1,5 @@
 import { command } from '../core/commands';
-import { parseDay, type DateKind, type LotChange } from '../core/clearing';
+import { DATE_FIELDS, parseDay, type DateKind, type LotChange } from '../core/clearing';
 import { kindOf } from '../core/kinds';
 import {
 	categoryOf,
@@ -22,14 +22,6 @@ export interface CorrectDeps {
 	/** ISO date. */
 	readonly today: () => string;
 }
-
-const DATE_FIELDS = {
-	opened: 'openedOn',
-	frozen: 'frozenOn',
-	thawed: 'thawedOn',
-	made: 'madeOn',
-	'last-used': 'lastUsedOn'
-} as const;
 
 /** A thing and one of its lots on the sheet where they are put right; closed while nothing is chosen. */
 export class CorrectDesk {

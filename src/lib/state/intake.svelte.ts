@@ -1,4 +1,5 @@
 import {
+	DATE_FIELDS,
 	findPlace,
 	formatIntake,
 	kindFor,
@@ -54,14 +55,6 @@ export interface Booked {
 	readonly thingId: string;
 	readonly name: string;
 }
-
-const DATE_FIELDS = {
-	opened: 'openedOn',
-	frozen: 'frozenOn',
-	thawed: 'thawedOn',
-	made: 'madeOn',
-	'last-used': 'lastUsedOn'
-} as const;
 
 /** A line with its dates put where their kinds say. */
 function withDates(

@@ -8,7 +8,7 @@ export {
 	type IntakeLine,
 	type IntakeResult
 } from './parse-intake';
-export { DATE_KINDS, type DateKind, type ReadDate } from './intake-dates';
+export { DATE_FIELDS, DATE_KINDS, type DateKind, type ReadDate } from './intake-dates';
 export { type ReadField, type Reading } from './intake-rest';
 export { formatIntake } from './format-intake';
 export { findPlace, type PlaceResult } from './find-place';

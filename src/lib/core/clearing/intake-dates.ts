@@ -14,6 +14,15 @@ export const DATE_KINDS = [
 ] as const;
 export type DateKind = (typeof DATE_KINDS)[number];
 
+/** Where the dates of a lot other than the printed one stand. */
+export const DATE_FIELDS = {
+	opened: 'openedOn',
+	frozen: 'frozenOn',
+	thawed: 'thawedOn',
+	made: 'madeOn',
+	'last-used': 'lastUsedOn'
+} as const;
+
 export interface ReadDate {
 	readonly on: string;
 	readonly kind: DateKind;

@@ -304,7 +304,11 @@ function withoutClaims(stems: readonly string[]): readonly string[] {
 	const kept: string[] = [];
 	for (let i = 0; i < stems.length; i++) {
 		const [word, next, after] = [stems[i]!, stems[i + 1], stems[i + 2]];
-		if (word === 'no' && next === 'added' && after) i += 2;
+		if (word === 'alcohol' && next === 'free') {
+			// It is another drink, not the same with less of something.
+			kept.push('alcohol-free');
+			i += 1;
+		} else if (word === 'no' && next === 'added' && after) i += 2;
 		else if (LITTLE.has(word) && next && OF_WHICH.has(next)) i += 1;
 		else if (next === 'free' && i + 2 < stems.length) i += 1;
 		else kept.push(word);
@@ -315,7 +319,12 @@ function withoutClaims(stems: readonly string[]): readonly string[] {
 /** Corrects the words that no name has and that are one slip away from one that has. */
 const respelt = (stems: readonly string[]) => stems.map((word) => corrected(word) ?? word);
 
+/** Shapes in which medicines come, and other things too. */
+const SHAPES = new Set(['tablet', 'capsule', 'pill']);
 const FORMS = new Set([
+	'tablet',
+	'capsule',
+	'pill',
 	'suspension',
 	'oral',
 	'dose',
@@ -363,16 +372,19 @@ function withDanger(
 	const hazards = union(base?.hazards ?? [], ...dangers.map((danger) => danger.hazards));
 	const last = dangers.at(-1)!;
 	const sureOnes = dangers.filter(({ sure }) => sure);
-	const telling = sureOnes.at(-1) ?? last;
+	// Tablets may be of anything that is named beside them: tablets of bleach are no medicine.
+	const named = sureOnes.filter(({ end }) => !SHAPES.has(stems[end - 1]!));
+	const told = named.length ? named : sureOnes;
+	const telling = told.at(-1) ?? last;
 	const isNamedByIt =
 		telling.sure && stems.slice(telling.end).every((word) => isForm(word) || TAIL.has(word));
 	const same = base?.category === telling.category;
 	if (isNamedByIt || same) {
 		// A medicine for an animal is a medicine; a cleaner that holds bleach is bleach.
 		const strongest =
-			sureOnes.find(({ category }) => category.code === 'bathroom.medicines') ??
-			sureOnes.find(({ category }) => category.code === 'kitchen.bleach') ??
-			sureOnes.find(({ category }) => category.code === 'kitchen.acids') ??
+			told.find(({ category }) => category.code === 'bathroom.medicines') ??
+			told.find(({ category }) => category.code === 'kitchen.bleach') ??
+			told.find(({ category }) => category.code === 'kitchen.acids') ??
 			telling;
 		const category = same && base?.sure ? base.category : strongest.category;
 		return { category, hazards: union(hazards, category.hazards), sure: true, choices: [] };

@@ -1,6 +1,5 @@
-import { categoryOf, type Home, type Thing } from '../model';
+import { categoryOf, usesPerWeek, type Home, type Thing, type ZonePlan } from '../model';
 import { nooksInOrder, type NookPlace } from '../survey';
-import type { ZonePlan } from '../model';
 
 /** What an organizer would object to in a plan. */
 export const REVIEW_CODES = [
@@ -58,17 +57,6 @@ const MOST_FAMILIES = 2;
 /** A larder of which so many places hold dry food is in use, whatever stands elsewhere. */
 const FULL_SHARE = 0.6;
 
-const CLASS_USES: Readonly<Record<string, number>> = {
-	'several-daily': 14,
-	daily: 7,
-	'some-days': 3,
-	weekly: 1,
-	fortnightly: 0.5,
-	monthly: 0.23,
-	seasonal: 0.06,
-	rarely: 0.02
-};
-const usesOf = ({ use }: Thing) => use.countedPerWeek ?? CLASS_USES[use.class] ?? 0;
 const base = ({ cabinet, nook }: NookPlace) => cabinet.baseMm + nook.at.zMm;
 const has = (things: readonly Thing[], hazard: Thing['hazards'][number]) =>
 	things.some(({ hazards }) => hazards.includes(hazard));
@@ -95,7 +83,7 @@ function standings(home: Home, plan: Pick<ZonePlan, 'assignments'>): Standing[] 
 			return {
 				id,
 				things,
-				uses: stockOf ? 0 : things.reduce((sum, thing) => sum + usesOf(thing), 0)
+				uses: stockOf ? 0 : things.reduce((sum, thing) => sum + usesPerWeek(thing), 0)
 			};
 		})
 	}));

@@ -175,7 +175,7 @@
 <style>
 	.row {
 		display: grid;
-		grid-template-columns: 7.5rem minmax(0, 1fr) auto 2.5rem auto;
+		grid-template-columns: 7.5rem minmax(0, 1fr) auto 2.5rem auto auto;
 		gap: 0.75rem;
 		align-items: center;
 		min-height: 54px;
@@ -201,7 +201,7 @@
 	}
 	@media (max-width: 640px) {
 		.row {
-			grid-template-columns: minmax(0, 1fr) 2rem auto;
+			grid-template-columns: minmax(0, 1fr) 2rem auto auto;
 		}
 		.when {
 			grid-column: 1 / -1;
