@@ -67,6 +67,10 @@ export function takeSize(rest: Rest): {
 const LEAD = String.raw`^[\s,;:*•–-]*`;
 const FRONT: readonly { pattern: RegExp; value: (found: RegExpExecArray) => number }[] = [
 	{
+		pattern: new RegExp(String.raw`${LEAD}(\d+)\s*doz(?:en)?(?=\s)`, 'iu'),
+		value: (found) => 12 * Number(found[1])
+	},
+	{
 		pattern: new RegExp(String.raw`^\s*[x×]\s?(\d+)(?=\s)`, 'iu'),
 		value: (found) => Number(found[1])
 	},

@@ -58,7 +58,7 @@ const WORDS: readonly (readonly [string, DateKind])[] = [
 		String.raw`best[ -]?before(?: end)?|best by|bbe?d?|b/b|b\.b\.?|exp(?:iry|ires|ired|iration)?\.?(?: date)?(?: on)?|good (?:until|till|to)|sell by|display until|until|till|date`,
 		'best-before'
 	],
-	[String.raw`open(?:ed)?(?: on| since)?|op`, 'opened'],
+	[String.raw`open(?:ed)?(?: on| since| in)?|op`, 'opened'],
 	[String.raw`(?:home[ -])?froze(?:n)?(?: on| since| in)?|fz|in the freezer since`, 'frozen'],
 	[String.raw`thawed(?: on| since)?|defrosted(?: on)?`, 'thawed'],
 	[

@@ -1,7 +1,7 @@
 import type { LotState } from '../model';
 
 const COUNTED =
-	'tins?|cans?|jars?|packs?|packets?|pkts?|pks?|bags?|boxes|box|bottles?|btls?|cartons?|tubs?|tubes?|pieces?|pcs?|rolls?|sachets?|bunch(?:es)?|pairs?|sets?|blocks?|bars?|trays?|nets?|pouch(?:es)?|tablets?|tabs?|capsules?|caps|pills?|sticks?|slices?|punnets?|heads?|cubes?|pots?|portions?|cases?|crates?|multipacks?|loaf|loaves|strips?|blisters?|cloves?|bulbs?|bricks?|drums?|bundles?|sheets?|wedges?|cups?|mugs?|servings?|sprigs?|ears?|rashers?|fillets?|tetra(?:pak)?s?|reels?|cylinders?|canisters?|aerosols?|glasses|stacks?|x';
+	'tins?|cans?|jars?|sacks?|packs?|packets?|pkts?|pks?|bags?|boxes|box|bottles?|btls?|cartons?|tubs?|tubes?|pieces?|pcs?|rolls?|sachets?|bunch(?:es)?|pairs?|sets?|blocks?|bars?|trays?|nets?|pouch(?:es)?|tablets?|tabs?|capsules?|caps|pills?|sticks?|slices?|punnets?|heads?|cubes?|pots?|portions?|cases?|crates?|multipacks?|loaf|loaves|strips?|blisters?|cloves?|bulbs?|bricks?|drums?|bundles?|sheets?|wedges?|cups?|mugs?|servings?|sprigs?|ears?|rashers?|fillets?|tetra(?:pak)?s?|reels?|cylinders?|canisters?|aerosols?|glasses|stacks?|x';
 /** Words for what is counted; `3 tins of ...`. */
 export const COUNT_WORDS = new RegExp(`^(?:${COUNTED})$`, 'i');
 /** Words for what is counted that stand after a name with their number: `ibuprofen 16 tablets`. */
@@ -106,7 +106,7 @@ export const STATE_WORDS: readonly StateWord[] = [
 	word(
 		'no-part',
 		'part missing',
-		String.raw`(?:part|parts|piece|pieces|bit) (?:missing|gone|lost)|missing (?:a |one |some )?(?:part|parts|piece|pieces|bit|bits)|incomplete|(?:no|missing|without)(?: (?:its|the|a))? (?:blades?|plugs?|handles?|cables?|cords?|chargers?|seals?|stoppers?|attachments?|whisks?|beaters?|knobs?|filters?|wheels?|inserts?|nozzles?|stand|jug)`
+		String.raw`(?:part|parts|piece|pieces|bit) (?:missing|gone|lost)|(?:with )?(?:a )?missing (?:a |one |some )?(?:part|parts|piece|pieces|bit|bits)|incomplete|(?:no|(?:with )?(?:a )?missing|without)(?: (?:its|the|a))? (?:blades?|plugs?|handles?|cables?|cords?|chargers?|seals?|stoppers?|attachments?|whisks?|beaters?|knobs?|filters?|wheels?|inserts?|nozzles?|stand|jug)`
 	),
 	word(
 		'no-label',
