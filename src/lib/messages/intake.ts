@@ -38,6 +38,7 @@ export const STATE_NAMES: Readonly<Record<LotState, string>> = {
 	mouldy: 'mouldy',
 	'part-used': 'part used',
 	chipped: 'chipped',
+	worn: 'worn or past its best',
 	'no-lid': 'no lid',
 	'no-box': 'no box',
 	'no-label': 'no label, or not in its own pack',

@@ -146,6 +146,11 @@ export const STATE_WORDS: readonly StateWord[] = [
 		'chipped',
 		String.raw`chipped|(?:has a |with a |small )?chip (?:on|in)(?: the)?(?: rim| edge| base)?`
 	),
+	word(
+		'worn',
+		'worn',
+		String.raw`(?:has |have |with )?(?:stained|stains?|torn|ripped|frayed|faded|scratched|worn(?: out| thin)?|dirty|grubby|dried[ -](?:up|out)|gone (?:hard|soft|stale|lumpy)|sprouting|sprouted|stale|clumped|lumpy|with lumps|lumps|wilted|wilting|shrivell?ed|soggy|melted|curdled|separated|peeling|bent|warped|crushed(?=\s*(?:$|[,;.!)])))`
+	),
 	word('broken', 'broken', String.raw`broken|cracked|smashed|shattered`),
 	word(
 		'part-used',

@@ -116,6 +116,7 @@ function takeCountWord(rest: Rest, { typed: isCounted, value }: ReadCount): stri
 }
 
 const TRIM = /^[\s,;:.!()&+–-]+|[\s,;:!(&+–-]+$|(?<!\p{L}\.\p{L})\.$/gu;
+const LOOSE_END = /(?:\s+(?:and|but|with|also|plus|or))+$/i;
 const ARTICLES = /^(?:of|some|the|a|an)\s+/i;
 
 /** Reads the name from what is left; words without a letter are not understood. */
@@ -135,9 +136,12 @@ function takeName(rest: Rest): { name: string; unread: string[] } {
 		.filter(Boolean)
 		.join(' ')
 		.replace(TRIM, '');
-	const name = whole.replace(ARTICLES, '').trim();
-	if (name !== whole)
-		rest.readings.push({ field: 'note', text: whole.slice(0, -name.length).trim() });
+	const named = whole.replace(ARTICLES, '').trim();
+	if (named !== whole)
+		rest.readings.push({ field: 'note', text: whole.slice(0, -named.length).trim() });
+	// What stood between two states is left behind the name: `pears dented and rusty`.
+	const name = named.replace(LOOSE_END, '');
+	if (name !== named) rest.readings.push({ field: 'note', text: named.slice(name.length).trim() });
 	return { name, unread };
 }
 

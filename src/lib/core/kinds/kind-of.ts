@@ -56,7 +56,19 @@ const MOST_CHOICES = 3;
 const union = <T>(...lists: readonly (readonly T[])[]): T[] => [...new Set(lists.flat())];
 
 /** What follows one of these says more of the thing, and does not name it: a chicken in jelly is no jelly. */
-const TAIL = new Set(['in', 'for', 'with', 'on', 'from', 'without', 'made', 'per']);
+const TAIL = new Set([
+	'in',
+	'for',
+	'with',
+	'on',
+	'from',
+	'without',
+	'made',
+	'per',
+	'factor',
+	'spf',
+	'size'
+]);
 /** From so many letters on, a word with one slip is surely the word it is near to. */
 const SURE_SLIP = 7;
 /** Words that name nothing by themselves. */

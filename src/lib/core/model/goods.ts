@@ -130,6 +130,7 @@ export const LOT_STATES = [
 	'mouldy',
 	'part-used',
 	'chipped',
+	'worn',
 	'no-label',
 	'no-lid',
 	'no-box',
