@@ -27,7 +27,18 @@ stationery 1 home.office|scissors 1 home.office|fabric 1 home.sewing|ornament 1 
 		.split(/[|\n]/)
 		.map((row) => row.split(' '));
 /** Names that a glossary calls so are no names for a household. */
-const LEFT_OUT = ['slang', 'street name', 'obscene', 'trade name', 'trademark'];
+const LEFT_OUT = [
+	'slang',
+	'street name',
+	'obscene',
+	'trade name',
+	'trademark',
+	'brand',
+	'offensive'
+];
+/** Makers' names that have become words, and words that nobody should be offered. */
+const NEVER =
+	/frisbee|jell-?o|xerox|formica|kleenex|thermos|lycra|teflon|vaseline|velcro|band.?aid|hoover|jacuzzi|walkman|polaroid|styrofoam|ping-pong|scrabble|tinkertoy|dacron|orlon|pyrex|dixie cup|coke|tabasco|spam|cracker jack|ghetto|boob tube|booze/;
 const LONGEST = 28;
 
 const linesOf = (file) =>
@@ -76,7 +87,7 @@ for (const [id, kind] of kinds) {
 	for (const name of names.map((one) => one.replaceAll('_', ' '))) {
 		const isPlain =
 			name === name.toLowerCase() && /^[a-z' -]{3,}$/.test(name) && name.length <= LONGEST;
-		if (!isPlain || taken.has(name)) continue;
+		if (!isPlain || NEVER.test(name) || taken.has(name)) continue;
 		if (kindOf(name).sure) continue;
 		taken.add(name);
 		table.set(kind, [...(table.get(kind) ?? []), name]);
