@@ -76,6 +76,15 @@ try {
 	await shot('clear-boundary');
 	await stage('Sort');
 	await page.getByRole('button', { name: /^Cutlery:/ }).click();
+	// The chart is loaded when it is seen, and drawn bar by bar: until then its picture would be empty.
+	await page.waitForFunction(() => {
+		const canvas = document.querySelector('main canvas');
+		const { width = 0, height = 0 } = canvas ?? {};
+		const pixels = width && canvas.getContext('2d').getImageData(0, 0, width, height).data;
+		return (
+			pixels && pixels.filter((value, i) => i % 4 === 3 && value > 0).length > (width * height) / 20
+		);
+	});
 	await shot('sort');
 	await part(/^Board/);
 	await page.getByLabel('Find things').fill('box');

@@ -1,6 +1,6 @@
 import { command } from '../core/commands';
 import { DATE_FIELDS, parseDay, type DateKind, type LotChange } from '../core/clearing';
-import { kindOf } from '../core/kinds';
+import { kindChoices } from '../core/kinds';
 import {
 	categoryOf,
 	lotsOf,
@@ -73,9 +73,7 @@ export class CorrectDesk {
 	}
 	/** Kinds to choose from first, where the name says something of them. */
 	get likely(): readonly string[] {
-		if (!this.thing) return [];
-		const { category, choices } = kindOf(this.thing.name);
-		return [...new Set([...(category ? [category] : []), ...choices])].slice(0, 3);
+		return this.thing ? kindChoices(this.thing.name) : [];
 	}
 	get isUnknown(): boolean {
 		return this.thing?.category === UNKNOWN_KIND;
@@ -132,6 +130,16 @@ export class CorrectDesk {
 				piece: { widthMm, depthMm, heightMm }
 			});
 		}
+	}
+	/** Size of one as it is typed, in the home's unit. */
+	get sizeText(): string {
+		const { thing } = this;
+		const { units } = this.home;
+		const [per, digits] = units === 'mm' ? [1, 0] : units === 'cm' ? [10, 1] : [25.4, 1];
+		const one = (mm: number) => String(Number((mm / per).toFixed(digits)));
+		return thing
+			? [thing.piece.widthMm, thing.piece.depthMm, thing.piece.heightMm].map(one).join(' x ')
+			: '';
 	}
 	setMass(massG: number): void {
 		if (this.thing && Number.isFinite(massG) && massG >= 0)

@@ -5,6 +5,8 @@ import { deviceIssueText } from '../messages/devices';
 import { lengthIssueText } from '../messages/survey';
 import type { HomeStore } from './home-store.svelte';
 
+/** A place has so many sides to measure. */
+const SIDES = 3;
 /** A usual board on both sides, mm: what a body's inside is thought to be before anyone measures it. */
 const BOARDS_MM = 36;
 const outside = (cabinet: Cabinet, { side }: TapeStep) => cabinet[side];
@@ -90,7 +92,8 @@ export class Tape {
 	}
 	/** Takes several numbers in a row for this side and those that follow it in its place, and goes on to the next. */
 	#keepRow(step: TapeStep, mm: readonly number[]): void {
-		const sides = sidesFrom(mm, step.side);
+		// Three are the whole size, whichever side is asked for.
+		const sides = sidesFrom(mm, mm.length === SIDES ? 'widthMm' : step.side);
 		if (Object.keys(sides).length < mm.length) {
 			this.#wrong = `${mm.length} numbers from the ${step.word} on are more than this place has sides.`;
 			return;

@@ -1,18 +1,16 @@
 /** What part of a line was read as. */
-export const READ_FIELDS = [
-	'count',
-	'word',
-	'name',
-	'size',
-	'date',
-	'state',
-	'owner',
-	'place',
-	'batch',
-	'price',
-	'note'
-] as const;
-export type ReadField = (typeof READ_FIELDS)[number];
+export type ReadField =
+	| 'count'
+	| 'word'
+	| 'name'
+	| 'size'
+	| 'date'
+	| 'state'
+	| 'owner'
+	| 'place'
+	| 'batch'
+	| 'price'
+	| 'note';
 
 /** A part of a typed line and what it was read as. */
 export interface Reading {

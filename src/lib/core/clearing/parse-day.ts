@@ -1,3 +1,4 @@
+import { NUMBER_WORDS } from './intake-words';
 import { addDays, calendarDate, daysBetween, lastDayOfMonth } from '../model';
 import {
 	fullYear,
@@ -29,24 +30,6 @@ const SPANS: Readonly<Record<string, number>> = {
 	month: 30.44,
 	year: 365.25
 };
-const SMALL: Readonly<Record<string, number>> = {
-	a: 1,
-	an: 1,
-	one: 1,
-	two: 2,
-	three: 3,
-	four: 4,
-	five: 5,
-	six: 6,
-	seven: 7,
-	eight: 8,
-	nine: 9,
-	ten: 10,
-	'a couple of': 2,
-	'a few': 3,
-	half: 0.5
-};
-
 /** Days that people name without figures, as a pattern; the same words are read by `parseDay`. */
 export const SPOKEN_DAY = String.raw`christmas(?: day| eve)?|new year(?:['’]?s)?(?: day| eve)?|today|tonight|yesterday|tomorrow|last night|this morning|(?:(?:last|this|next|on)\s+)?(?:mon|tues?|wed(?:nes)?|thur?s?|fri|sat(?:ur)?|sun)(?:day)?|(?:last|next)\s+(?:week|month|year)|(?:in\s+)?(?:\d+|an?|one|two|three|four|five|six|seven|eight|nine|ten|a couple of|a few)\s+(?:day|week|fortnight|month|year)s?(?:\s+ago|\s+time|\s+back|\s+old)?`;
 
@@ -92,12 +75,10 @@ function monthAlone(month: number, { today, past }: DayContext): string {
 function weekday(word: string, lead: string, { today, past }: DayContext): string {
 	const at = WEEKDAYS.indexOf(word.slice(0, 3));
 	const now = new Date(`${today}T00:00:00Z`).getUTCDay();
-	const back = past || lead === 'last';
-	if (back)
-		return addDays(
-			today,
-			-(((now - at + 6) % 7) + 1) % 7 || (lead === 'last' && now === at ? -7 : 0)
-		);
+	if (past || lead === 'last') {
+		const since = (now - at + 7) % 7;
+		return addDays(today, -(since || (lead === 'last' ? 7 : 0)));
+	}
 	const ahead = (at - now + 7) % 7;
 	return addDays(today, lead === 'next' && ahead === 0 ? 7 : ahead);
 }
@@ -126,7 +107,7 @@ function spoken(text: string, context: DayContext): DateResult | null {
 			text
 		);
 	if (!span) return null;
-	const count = SMALL[span[2]!] ?? Number(span[2]);
+	const count = NUMBER_WORDS[span[2]!] ?? Number(span[2]);
 	if (!Number.isFinite(count)) return null;
 	const back = /ago|back|old/.test(span[4] ?? '') || (past && !span[1]);
 	const sign = back ? -1 : 1;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import rows from '../../../../data/lexicon.json';
-import { CATEGORIES, categoryOf, Hazard, wordStems, type Category } from '../model';
+import { categoryOf, Hazard, wordStems, type Category } from '../model';
 
 /** Names of one kind: what they are called, and where they differ from what their category says. */
 export const LexiconRow = z.strictObject({
@@ -111,6 +111,3 @@ export function isNeverFood(stem: string): boolean {
 }
 
 export const allWords = (): readonly string[] => [...index().words.keys()];
-
-/** Codes of all categories, for checks of the data. */
-export const CATEGORY_CODES: ReadonlySet<string> = new Set(CATEGORIES.map(({ code }) => code));

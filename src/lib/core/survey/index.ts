@@ -41,7 +41,6 @@ export {
 	alikeIn,
 	confirmSizes,
 	copyMeasures,
-	isMeasured,
 	likeCabinets,
 	measuredShare,
 	sameSize,

@@ -1,6 +1,5 @@
 import type { Edit, Home, HomePart, Nook } from '../model';
 import type { Side } from './edits';
-import { READINGS } from './readings';
 
 /** Sides of one place that were read at once, mm. */
 export type SidesRead = Partial<Record<Side, number>>;
@@ -129,10 +128,6 @@ export function measuredShare(nooks: readonly Nook[]): MeasuredShare {
 		}
 	return { sides, read: readSides, pictured };
 }
-
-/** Whether a place has a size in all three ways that somebody read, once each way at least. */
-export const isMeasured = (nook: Nook): boolean =>
-	SIDES.every((side) => nook.readings[side].length > 0 && nook.readings[side].length <= READINGS);
 
 /**
  * Carries the sizes of places that nobody has read along when the outside of their cabinet changes: the width and depth

@@ -99,8 +99,6 @@ export function standingOf(kind: string, spots: ReadonlySet<Spot>): Standing | n
 	if (row.first.some((spot) => spots.has(spot))) return 'first';
 	return row.poor.some((spot) => spots.has(spot)) ? 'poor' : 'fair';
 }
-export const whyBelongs = (kind: string): string => byKind.get(kind)?.why ?? '';
-
 /** Whether all kinds in a group have a kind of place as a first choice. */
 export const belongsOn = ({ things }: GroupFigures, spot: Spot): boolean =>
 	things.every(({ category }) => byKind.get(category)?.first.includes(spot) ?? false);
@@ -139,6 +137,18 @@ export function outOfPlaceM(figures: GroupFigures, spots: ReadonlySet<Spot>): nu
 		if (standing) rate += RATES[standing] * share * (byKind.get(kind)?.pull ?? 1);
 	}
 	return trips * rate;
+}
+
+/** Says why a group stands badly in a place: the reason of the kind that costs most there; empty: it stands well. */
+export function whyOutOfPlace(figures: GroupFigures, spots: ReadonlySet<Spot>): string {
+	let worst = { rate: 0, why: '' };
+	for (const [kind, share] of kindsOf(figures)) {
+		const standing = standingOf(kind, spots);
+		const row = byKind.get(kind);
+		const rate = standing ? RATES[standing] * share * (row?.pull ?? 1) : 0;
+		if (row && rate > worst.rate) worst = { rate, why: row.why };
+	}
+	return worst.why;
 }
 
 /** Kinds that water, damp or what stands there spoils under a sink: food, what one eats from and cooks with, cloth, paper, current. */

@@ -25,7 +25,8 @@ export interface PlaceReason {
 	readonly parts: CostParts & { readonly partners: number };
 	/** Walked there and back in a week, m. */
 	readonly metresPerWeek: number;
-	readonly usesPerWeek: number;
+	/** Walks made to it in a week. */
+	readonly tripsPerWeek: number;
 	readonly band: ReachBand;
 	/** A better nook that others hold; null when this is the best there is. */
 	readonly pushedOutOf: Alternative | null;
@@ -153,7 +154,7 @@ export function explainParts(
 			partners: cost - alone
 		},
 		metresPerWeek: figures.tripsPerWeek * share * 2 * cell.walkM,
-		usesPerWeek: figures.tripsPerWeek * share,
+		tripsPerWeek: figures.tripsPerWeek * share,
 		band: cell.reach.band,
 		pushedOutOf: taken
 			? { nookId: taken.nookId, extra: taken.extra, heldBy: holders(model, layout, taken.m, g) }
@@ -170,7 +171,8 @@ export interface PlanTotals {
 	/** Walked there and back in a week, m. */
 	readonly metresPerWeek: number;
 	readonly reachesPerWeek: Readonly<Record<ReachBand, number>>;
-	readonly usesPerWeek: number;
+	/** Walks made to it in a week. */
+	readonly tripsPerWeek: number;
 }
 
 /** Sums walks and reaches of any assignment, the planned one or the one the lots show today. */
@@ -180,18 +182,18 @@ export function totalsOf(model: ZoneModel, saved: readonly SavedAssignment[]): P
 	const nooks = new Map(model.places.map((place, n) => [place.nook.id as string, n]));
 	const reaches = { easy: 0, good: 0, bend: 0, stretch: 0, stool: 0 };
 	let metres = 0;
-	let uses = 0;
+	let trips = 0;
 	for (const { groupId, nookId, share } of saved) {
 		const g = rows.get(groupId);
 		const n = nooks.get(nookId);
 		if (g === undefined || n === undefined) continue;
 		const cell = model.cells[g * N + n]!;
 		const count = model.parts[g]!.figures.tripsPerWeek * share;
-		uses += count;
+		trips += count;
 		reaches[cell.reach.band] += count;
 		if (Number.isFinite(cell.walkM)) metres += count * 2 * cell.walkM;
 	}
-	return { metresPerWeek: metres, reachesPerWeek: reaches, usesPerWeek: uses };
+	return { metresPerWeek: metres, reachesPerWeek: reaches, tripsPerWeek: trips };
 }
 
 export interface FreeSpace {

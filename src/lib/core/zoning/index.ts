@@ -60,7 +60,7 @@ export {
 } from './integer-program';
 export { DEFAULT_PROVE, proveAssignment, type ProveOptions, type ProveResult } from './prove';
 export { noteProof, provePlan, type PlanProof, type ProvePlanOptions } from './prove-plan';
-export { BELONGS, spotsOf, standingOf, whyBelongs, type Spot, type Standing } from './belongs';
+export { BELONGS, spotsOf, standingOf, whyOutOfPlace, type Spot, type Standing } from './belongs';
 export { REVIEW_CODES, reviewPlan, type Objection, type ReviewCode } from './review';
 export { keepOneEmpty, roomToGrow } from './keep-empty';
 export { assignmentNow } from './now';

@@ -3,7 +3,8 @@ import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
 import { CATEGORIES, type Home, type ZonePlan } from '../model';
 import { nooksInOrder, placeOfNook } from '../survey';
-import { BELONGS, SPOTS, spotsOf, standingOf } from './belongs';
+import { allGroupFigures } from '../grouping';
+import { BELONGS, SPOTS, spotsOf, standingOf, whyOutOfPlace } from './belongs';
 import { REVIEW_CODES, reviewPlan } from './review';
 import { DEFAULT_PLACE, placeHome, toZonePlan } from './solve';
 
@@ -127,6 +128,15 @@ describe('where kinds belong', () => {
 		expect([...spots(({ cabinet }) => cabinet.form === 'basin')]).toContain('bathroom');
 		for (const place of nooksInOrder(demo))
 			for (const spot of spotsOf(demo, place)) expect(SPOTS).toContain(spot);
+	});
+	it('say in words why a group stands badly, and nothing where it stands well', () => {
+		const cutlery = allGroupFigures(demo).find(
+			({ groupId }) => groupId === groupCalled(/^Cutlery/)
+		)!;
+		expect(whyOutOfPlace(cutlery, new Set(['top']))).toBe(
+			'cutlery and knives want a shallow drawer'
+		);
+		expect(whyOutOfPlace(cutlery, new Set(['shallow-drawer']))).toBe('');
 	});
 	it('first choice outweighs a poor one, and a kind without a row stands well anywhere', () => {
 		expect(standingOf('food.baking', new Set(['larder', 'above-shoulder']))).toBe('first');

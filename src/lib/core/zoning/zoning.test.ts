@@ -279,10 +279,10 @@ describe('explaining', () => {
 				expect(next.extra).toBeGreaterThanOrEqual(-1e-6);
 		});
 	});
-	it('counts every use once, now and in the plan', () => {
+	it('counts every walk once, now and in the plan', () => {
 		const placed = withLines(home, []);
-		const { usesPerWeek, reachesPerWeek } = totalsOf(model, result.assignments);
-		expect(Object.values(reachesPerWeek).reduce((a, b) => a + b, 0)).toBeCloseTo(usesPerWeek);
+		const { tripsPerWeek, reachesPerWeek } = totalsOf(model, result.assignments);
+		expect(Object.values(reachesPerWeek).reduce((a, b) => a + b, 0)).toBeCloseTo(tripsPerWeek);
 		expect(assignmentNow(placed)).toEqual([]);
 	});
 });

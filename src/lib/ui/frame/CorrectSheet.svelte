@@ -2,7 +2,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import X from '@lucide/svelte/icons/x';
 	import { DATE_KINDS } from '$lib/core/clearing';
-	import { categoryOf, formatMass, LOT_STATES, type LotState } from '$lib/core/model';
+	import { categoryOf, formatMass, LOT_STATES, type Lot, type LotState } from '$lib/core/model';
 	import { dateText } from '$lib/messages/clearing';
 	import { DATE_KIND_WORDS, STATE_NAMES } from '$lib/messages/intake';
 	import { getCorrecting } from '$lib/state/context';
@@ -33,20 +33,24 @@
 		'mouldy',
 		'freezer-burn',
 		'chipped',
+		'worn',
 		'no-lid',
 		'no-part',
 		'broken'
 	];
 	const RARE = LOT_STATES.filter((state) => !COMMON.includes(state));
 	const unit = $derived(desk.home.units);
-	const size = $derived.by(() => {
-		const piece = desk.thing?.piece;
-		if (!piece) return '';
-		const per = unit === 'mm' ? 1 : unit === 'cm' ? 10 : 25.4;
-		const one = (mm: number) => String(Number((mm / per).toFixed(unit === 'mm' ? 0 : 1)));
-		return `${one(piece.widthMm)} x ${one(piece.depthMm)} x ${one(piece.heightMm)}`;
-	});
 </script>
+
+{#snippet boxes(states: readonly LotState[], lot: Lot)}
+	{#each states as state (state)}
+		<CheckField
+			label={STATE_NAMES[state]}
+			checked={lot.states.includes(state)}
+			onchange={(on) => desk.setState(state, on)}
+		/>
+	{/each}
+{/snippet}
 
 {#if desk.thing}
 	{@const { thing, lot } = desk}
@@ -149,24 +153,12 @@
 				<fieldset>
 					<legend class="soft">State</legend>
 					<div class="states">
-						{#each COMMON as state (state)}
-							<CheckField
-								label={STATE_NAMES[state]}
-								checked={lot.states.includes(state)}
-								onchange={(on) => desk.setState(state, on)}
-							/>
-						{/each}
+						{@render boxes(COMMON, lot)}
 					</div>
 					<details>
 						<summary>Other states</summary>
 						<div class="states">
-							{#each RARE as state (state)}
-								<CheckField
-									label={STATE_NAMES[state]}
-									checked={lot.states.includes(state)}
-									onchange={(on) => desk.setState(state, on)}
-								/>
-							{/each}
+							{@render boxes(RARE, lot)}
 						</div>
 					</details>
 				</fieldset>
@@ -176,7 +168,7 @@
 					><span class="soft">Size of one, {unit}: width x depth x height</span>
 					<input
 						class="input measure"
-						value={size}
+						value={desk.sizeText}
 						onchange={(event) => desk.setSize(event.currentTarget.value)}
 					/></label
 				>

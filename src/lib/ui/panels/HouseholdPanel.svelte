@@ -34,7 +34,7 @@
 					? ', may not climb'
 					: ''}</summary
 			>
-			<div class="grid grid-cols-2 gap-2">
+			<div class="grid grid-cols-2 gap-2 sm:grid-cols-3">
 				<LengthField
 					label="Stature of {person.name}"
 					units={home.units}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { wholeText } from '$lib/messages/numbers';
+	import { countText, wholeText } from '$lib/messages/numbers';
 	import Ban from '@lucide/svelte/icons/ban';
 	import Hand from '@lucide/svelte/icons/hand';
 	import Pin from '@lucide/svelte/icons/pin';
@@ -9,6 +9,8 @@
 		explainParts,
 		partsAt,
 		placesOfLots,
+		spotsOf,
+		whyOutOfPlace,
 		type Layout,
 		type ZoneModel
 	} from '$lib/core/zoning';
@@ -33,6 +35,12 @@
 	const has = (kind: 'pin' | 'ban') =>
 		home.pins.some((pin) => pin.kind === kind && pin.groupId === groupId && pin.nookId === nookId);
 	const nookName = (id: string) => home.nooks[id]?.name ?? '';
+	/** Why its kinds would stand better elsewhere; empty: they stand well here. */
+	const stray = $derived.by(() => {
+		const figures = model.parts.find((part) => part.figures.groupId === groupId)?.figures;
+		const place = model.places.find(({ nook }) => nook.id === nookId);
+		return figures && place ? whyOutOfPlace(figures, spotsOf(home, place)) : '';
+	});
 	const ruledOut = $derived(reason ? tellingRules(reason.ruledOut) : []);
 	/** A group of its own that Sort proposes for a thing that takes places from this one. */
 	const apart = $derived.by(() => {
@@ -49,9 +57,9 @@
 <div class="mb-2 flex min-h-11 items-center"><TagChip {group} /></div>
 {#if reason}
 	<p class="mb-2">
-		<b>{nookName(nookId)}</b>: {reason.usesPerWeek.toFixed(0)} uses a week, {wholeText(
+		<b>{nookName(nookId)}</b>: {countText(Math.round(reason.tripsPerWeek), 'walk')} a week, {wholeText(
 			reason.metresPerWeek
-		)} m walked for them, reach {BAND_WORDS[reason.band]}.
+		)} m, reach {BAND_WORDS[reason.band]}.
 	</p>
 	{#if reason.share < 0.999}
 		<p class="mb-2">
@@ -67,7 +75,9 @@
 		<dd>{wholeText(reason.parts.walk)}</dd>
 		<dt>reaching</dt>
 		<dd>{wholeText(reason.parts.reach)}</dd>
-		{#each reason.parts.soft as { code, effort } (code)}<dt>{softText(code)}</dt>
+		{#each reason.parts.soft as { code, effort } (code)}<dt>
+				{code === 'out-of-place' && stray ? stray : softText(code)}
+			</dt>
 			<dd>{wholeText(effort)}</dd>{/each}
 		{#if reason.parts.habit}<dt>moved from where it is now</dt>
 			<dd>{wholeText(reason.parts.habit)}</dd>{/if}

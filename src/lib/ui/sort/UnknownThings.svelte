@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { kindOf } from '$lib/core/kinds';
+	import { kindChoices } from '$lib/core/kinds';
 	import { unknownThings } from '$lib/core/grouping';
 	import { categoryOf, lotsOf, type Thing } from '$lib/core/model';
 	import { getHomeStore } from '$lib/state/context';
@@ -9,10 +9,6 @@
 	const getStore = getHomeStore();
 	const store = $derived(getStore());
 	const unknown = $derived(unknownThings(store.home));
-	const likelyFor = ({ name }: Thing) => {
-		const { category, choices } = kindOf(name);
-		return [...new Set([...(category ? [category] : []), ...choices])].slice(0, 3);
-	};
 	const tell = (thing: Thing, code: string) =>
 		store.run(`${thing.name} is ${categoryOf(code).name}`, 'tellKind', thing.id, code);
 	const placeOf = (thing: Thing) => {
@@ -30,7 +26,7 @@
 		</p>
 		<ul>
 			{#each unknown as thing (thing.id)}
-				{@const likely = likelyFor(thing)}
+				{@const likely = kindChoices(thing.name)}
 				<li>
 					<span class="min-w-0"
 						><b>{thing.name}</b><span class="soft block text-sm">{placeOf(thing)}</span></span

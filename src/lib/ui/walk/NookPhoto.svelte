@@ -17,6 +17,8 @@
 	const nook = $derived(store.home.nooks[nookId]);
 	let url = $state('');
 	let missing = $state(false);
+	/** The picture is shown larger, to be measured in. */
+	let isSizing = $state(false);
 	let said = $state('');
 	let wrong = $state('');
 
@@ -71,7 +73,7 @@
 {#if nook}
 	<section class="rule-top py-3" aria-label="Picture">
 		<h3 class="mb-2">Picture</h3>
-		{#if url}<img
+		{#if url && !isSizing}<img
 				src={url}
 				alt="{nook.name}, as it was"
 				class="mb-2 max-h-60 w-full object-contain"
@@ -81,7 +83,7 @@
 				import it here.
 			</p>{/if}
 		{#if url}
-			<details class="mb-2">
+			<details class="mb-2" bind:open={isSizing}>
 				<summary class="min-h-11 cursor-pointer py-2">Size from this picture (experimental)</summary
 				>
 				<PictureSize {nookId} {url} name={nook.name} />

@@ -77,6 +77,13 @@
 	{#if tape.wrong}<p role="alert" class="mb-2 text-sm" style="color:var(--color-error)">
 			{tape.wrong}
 		</p>{/if}
+	<div class="mb-2 flex justify-between gap-2">
+		<button class="btn btn-ghost" onclick={() => tape.back()} disabled={tape.position.at === 1}
+			><ArrowLeft size={18} />Before</button
+		>
+		<button class="btn btn-ghost" onclick={() => tape.end()}>Stop here</button>
+		<button class="btn btn-ghost" onclick={() => tape.next()}>Skip<ArrowRight size={18} /></button>
+	</div>
 	<div class="pad" role="group" aria-label="Number keys">
 		{#each keys as key (key)}
 			<button class="key measure" aria-label={KEY_WORDS[key] ?? key} onclick={() => tape.press(key)}
@@ -101,13 +108,6 @@
 			onclick={() => (tape.isListening ? tape.quiet() : tape.listen())}
 			><Radio size={20} />{tape.isListening ? 'Stop' : 'Listen'}</button
 		>
-	</div>
-	<div class="mt-2 flex justify-between gap-2">
-		<button class="btn btn-ghost" onclick={() => tape.back()} disabled={tape.position.at === 1}
-			><ArrowLeft size={18} />Before</button
-		>
-		<button class="btn btn-ghost" onclick={() => tape.end()}>Stop here</button>
-		<button class="btn btn-ghost" onclick={() => tape.next()}>Skip<ArrowRight size={18} /></button>
 	</div>
 {:else if tape.isDone}
 	<h2 class="mb-2">That was the last one</h2>
