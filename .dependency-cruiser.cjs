@@ -19,6 +19,12 @@ module.exports = {
 			layer('core'),
 			'^node_modules/(svelte|@sveltejs|idb|bits-ui|@lucide)/|^(\\$app|\\$env)'
 		),
+		{
+			name: 'solvers-know-no-home',
+			severity: 'error',
+			from: { path: '^src/lib/core/solvers/', pathNot: '\\.test\\.ts$' },
+			to: { path: '^src/lib/', pathNot: '^src/lib/core/solvers/' }
+		},
 		never(
 			'data-does-not-look-up',
 			layer('data'),

@@ -7,7 +7,7 @@ import {
 	type AssignmentProblem,
 	type SearchResult,
 	type SearchTask
-} from '../src/lib/core/zoning';
+} from '../src/lib/core/solvers/assignment';
 import { round } from './measure';
 
 interface Instance {
@@ -42,7 +42,9 @@ export function readInstance(instance: Instance): AssignmentProblem {
 		pairs: pairs.map(([a, b, near]) => ({ a, b, near, together: 0 })),
 		distance: Float64Array.from(nookDist.flat()),
 		kinds: new Uint8Array(G),
-		conflicts: new Uint8Array(G)
+		conflicts: new Uint8Array(G),
+		apart: null,
+		mixing: null
 	};
 }
 

@@ -6,7 +6,7 @@ import {
 	solveAssignment,
 	solveBySides,
 	violations
-} from '../src/lib/core/zoning';
+} from '../src/lib/core/solvers/assignment';
 import { benchAssignment, readInstance, SideThread } from './assignment';
 import { benchCategories, namedCases } from './categories';
 import { median } from './measure';

@@ -12,11 +12,11 @@ import {
 	byHandAssignment,
 	DEFAULT_PLACE,
 	layoutOf,
-	objectiveOf,
 	placeHome,
 	pricesFor,
 	toZonePlan
 } from '../src/lib/core/zoning';
+import { objectiveOf } from '../src/lib/core/solvers/assignment';
 import { demoHome } from '../src/lib/data/demo';
 import { median, round } from './measure';
 

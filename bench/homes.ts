@@ -3,11 +3,10 @@ import {
 	buildZoneModel,
 	byHandAssignment,
 	DEFAULT_PLACE,
-	objectiveOf,
 	placeHome,
-	writeAssignment,
-	type AssignmentProblem
+	writeAssignment
 } from '../src/lib/core/zoning';
+import { objectiveOf, type AssignmentProblem } from '../src/lib/core/solvers/assignment';
 import { median, round } from './measure';
 
 /** Effort of the groups that both plans place, without their pairs: what has no place cannot be compared. */

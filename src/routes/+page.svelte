@@ -132,7 +132,7 @@
 		<section aria-labelledby="demo">
 			<h2 id="demo" class="mb-2">See a full one</h2>
 			<p class="soft mb-3">
-				A made-up railway halt: 19 cabinets, 73 places, nearly 400 things, and the usual problems.
+				A made-up railway halt: 20 cabinets, 77 places, over 460 things, and the usual problems.
 			</p>
 			<a class="btn btn-primary" href="/demo"
 				>{homes?.some((row) => row.id === DEMO_ID)

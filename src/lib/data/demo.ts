@@ -213,7 +213,7 @@ function groupsOf(rows: readonly StockRow[]): Record<string, unknown> {
 /**
  * Builds the demo home, a converted railway halt. All of it is made up. Dates are relative to the day of `now`
  * (an ISO instant), so that the home is never stale. The rows are parsed like any file that comes in.
- * @example Object.keys(demoHome('2026-03-02T09:00:00.000Z').nooks).length // 73
+ * @example Object.keys(demoHome('2026-03-02T09:00:00.000Z').nooks).length // 77
  */
 export function demoHome(now: string): Home {
 	const today = dayOf(now);

@@ -1,16 +1,23 @@
-import { signedText, tenthsText, wholeText } from './numbers';
+import { countText, signedText, tenthsText, wholeText } from './numbers';
 import {
 	formatLength,
 	formatMass,
+	formatMoney,
 	formatVolume,
 	type Home,
 	type Lot,
+	type PlaceRank,
+	type Spot,
 	type WishPrice,
 	type ZonePlan
 } from '../core/model';
 import type {
 	BrokenRule,
+	Contested,
 	HardCode,
+	Help,
+	Helped,
+	Lift,
 	LotShare,
 	Objection,
 	PlanProof,
@@ -22,7 +29,7 @@ import type {
 } from '../core/zoning';
 
 /** Says why a group may not live in a nook. */
-export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string {
+export function hardText(code: HardCode | 'over-capacity' | 'conflict' | 'apart'): string {
 	switch (code) {
 		case 'not-measured':
 			return 'This place is not measured yet. Measure it in Walk.';
@@ -39,15 +46,19 @@ export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string 
 		case 'crisper-washed':
 			return 'The crisper is for vegetables that are washed or cooked: it lies under the raw meat.';
 		case 'too-tall':
-			return 'The tallest thing is too tall for it.';
+			return 'The tallest thing is too tall for it, and may not lie down.';
 		case 'too-wide':
-			return 'The largest thing will not go through the opening.';
+			return 'The largest thing will not go in, whichever way it is turned.';
 		case 'over-load':
 			return 'Too heavy for this place.';
 		case 'no-way':
 			return 'You cannot walk there from where it is used. Check the doors on the plan.';
 		case 'may-not-climb':
 			return 'Somebody who uses it may not climb, and this needs a step stool.';
+		case 'sits-reach':
+			return 'Somebody who sits cannot reach it.';
+		case 'over-limit':
+			return 'More than somebody who uses it may lift: it stands between knee and elbow, to be slid out.';
 		case 'heavy-high':
 			return 'Too heavy to lift to this height.';
 		case 'heavy-low':
@@ -59,7 +70,11 @@ export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string 
 		case 'off-floor':
 			return 'Food stays off the floor.';
 		case 'hot-place':
-			return 'No food where it freezes or gets hot.';
+			return 'No food where it freezes or gets hot, and no sprays, fuels or medicines by the heat.';
+		case 'damp-place':
+			return 'No food in a damp room or a bathroom.';
+		case 'keep-clear':
+			return 'A valve is behind it: only what one movement takes away may stand there.';
 		case 'wet-place':
 			return 'Under a sink it drips: no food, dishes, cooking ware, cloth, paper or anything electrical.';
 		case 'tops-not-used':
@@ -71,7 +86,9 @@ export function hardText(code: HardCode | 'over-capacity' | 'conflict'): string 
 		case 'over-capacity':
 			return 'It is over-full once room to grow is left.';
 		case 'conflict':
-			return 'Food, medicines and strong cleaners must not share a place, nor bleach and acids, nor raw meat and what is eaten as it is.';
+			return 'Food, medicines and cleaners must not share a place, nor dishes or cooking ware and cleaners, raw meat and what is eaten as it is, pet food and what harms pets.';
+		case 'apart':
+			return 'Bleach and acids (descalers, toilet cleaners) must not stand in one cabinet: together they give off poisonous gas.';
 	}
 }
 
@@ -154,9 +171,9 @@ export function reviewText({ code, groupIds }: Objection, home: Home): string {
 		case 'poison-low':
 			return `${names}: a toddler can get at it. Lock it, or put it above 1.5 m.`;
 		case 'raw-not-lowest':
-			return `${names} lies under raw meat, which can drip. Raw goes lowest.`;
+			return `Under raw meat, which can drip: ${names}. Raw goes lowest.`;
 		case 'ready-below-raw':
-			return `${names} stands on the shelf of the raw meat. Give the raw meat its own.`;
+			return `On the shelf of the raw meat: ${names}. Give the raw meat its own.`;
 		case 'wet-under-sink':
 			return `${names} under a sink: it drips there.`;
 		case 'food-in-heat':
@@ -172,11 +189,11 @@ export function reviewText({ code, groupIds }: Objection, home: Home): string {
 		case 'larder-idle':
 			return `The larder has room while dry food stands elsewhere: ${names}.`;
 		case 'worktop-idle':
-			return `${names} takes up worktop and is not used daily.`;
+			return `Takes up worktop without being used daily: ${names}.`;
 		case 'daily-overhead':
-			return `${names} is used daily and stands above the eyes.`;
+			return `Used daily, but above the eyes: ${names}.`;
 		case 'group-scattered':
-			return `${names} is spread over more than one cabinet.`;
+			return `In use, but spread over places more than two steps apart: ${names}.`;
 	}
 }
 
@@ -201,6 +218,8 @@ export function softText(code: SoftCode): string {
 			return 'takes up worktop but is not used daily';
 		case 'rare-in-prime':
 			return 'seldom used, but in prime space';
+		case 'daily-high':
+			return 'used daily, but above the eyes';
 		case 'out-of-place':
 			return 'not where one would look for it';
 		case 'under-sink':
@@ -224,6 +243,13 @@ export function softText(code: SoftCode): string {
 	}
 }
 
+/** How much may move, as one chooses it. */
+export const CHANGE_TEXT: Readonly<Record<Home['schools']['change'], string>> = {
+	little: 'Change as little as possible',
+	some: 'Move what pays back within a month',
+	scratch: 'Start from scratch'
+};
+
 /** Names a school by what it thinks otherwise; `schools` are its own. */
 export function schoolText({ key, schools }: SchoolVariant): string {
 	switch (key) {
@@ -234,7 +260,7 @@ export function schoolText({ key, schools }: SchoolVariant): string {
 				? 'Dishes near where they are used'
 				: 'Dishes near the dishwasher';
 		case 'change':
-			return schools.change === 'little' ? 'Change as little as possible' : 'Start from scratch';
+			return CHANGE_TEXT[schools.change];
 		case 'room':
 			return schools.room === 'slack' ? 'Room to grow' : 'Use every inch';
 	}
@@ -262,6 +288,89 @@ export function smallestChangeText(change: SmallestChange, home: Home): string {
 			return 'No place in this home is allowed for it. Change what it needs, or add a place that suits it.';
 	}
 }
+
+/** Says which small change would open a place to what has none; `thing` names what is too tall. */
+export function liftText(lift: Lift, home: Home): string {
+	const name = home.nooks[lift.nookId]?.name ?? 'a place';
+	switch (lift.code) {
+		case 'fit-catch':
+			return `A child catch on ${home.cabinets[lift.cabinetId]?.name ?? 'its cabinet'} would open ${name} to it.`;
+		case 'raise-shelf':
+			return `${holesText(lift.pegs, lift.byMm, home)} more under the shelf over ${name} would let ${home.things[lift.thingId]?.name ?? 'it'} in.`;
+		case 'unmeasured':
+			return `${name} might take it: measure it in Walk.`;
+	}
+}
+/** What the button for such a change says. */
+export const liftAct = (lift: Lift): string =>
+	lift.code === 'fit-catch' ? 'Catch fitted' : 'Shelf moved';
+
+const holesText = (pegs: number, byMm: number, home: Home) =>
+	`${countText(pegs, 'hole')} (${formatLength(byMm, home.units)})`;
+
+/** Names a change that helps a plan. `hidden` is what the finder of hidden places calls it. */
+export function helpText(help: Help, home: Home, hidden: string): string {
+	switch (help.code) {
+		case 'catch':
+			return `A child catch on ${home.cabinets[help.cabinetId]?.name ?? 'a cabinet'}`;
+		case 'shelf':
+			return `The shelf over ${home.nooks[help.nookId]?.name ?? 'a place'} up by ${holesText(help.pegs, help.byMm, home)}`;
+		case 'hidden':
+			return hidden;
+		case 'let-go':
+			return `Letting go of ${home.things[help.thingId]?.name ?? 'a thing'}`;
+	}
+}
+/** What the button for a change that helps says; '' where it is decided elsewhere. */
+export const helpAct = (help: Help): string =>
+	({ catch: 'Catch fitted', shelf: 'Shelf moved', hidden: 'Use this place', 'let-go': '' })[
+		help.code
+	];
+
+/** Says what a change brings. */
+export function helpedText({ savedM, placed, costMinor }: Helped, home: Home): string {
+	const cost = costMinor === null ? '' : `, about ${formatMoney(costMinor, home.currency)}`;
+	const names = placed.map((id) => home.groups[id]?.name ?? '').filter(Boolean);
+	return names.length
+		? `finds a place for ${listText(names, 2)}${cost}`
+		: `saves ${wholeText(savedM)} m of effort a week${cost}`;
+}
+
+/** Says how much a place is wanted. @example 'a litre more would save 1.4 m a week (Glasses and mugs)' */
+export const contestedText = ({ perLitreM, groupId }: Contested, home: Home): string =>
+	`a litre more would save ${tenthsText(perLitreM)} m a week (${home.groups[groupId]?.name ?? ''})`;
+
+/** Names a kind of place. */
+export const SPOT_WORDS: Readonly<Record<Spot, string>> = {
+	'shallow-drawer': 'shallow drawer',
+	'deep-drawer': 'deep drawer',
+	'low-shelf': 'shelf below the knee',
+	'knee-to-shoulder': 'between knee and shoulder',
+	'wall-shelf': 'lowest wall shelf',
+	'above-shoulder': 'above the shoulder',
+	top: 'top of a cabinet',
+	corner: 'corner',
+	slot: 'narrow slot',
+	rail: 'rail or hooks',
+	door: 'door rack',
+	open: 'open shelf',
+	larder: 'larder',
+	worktop: 'worktop',
+	'under-sink': 'under the sink',
+	'fridge-top': 'top of the fridge',
+	'fridge-middle': 'middle of the fridge',
+	'fridge-low': 'bottom of the fridge',
+	'fridge-door': 'fridge door',
+	crisper: 'crisper',
+	bathroom: 'bathroom',
+	kitchen: 'kitchen',
+	satellite: 'place further off'
+};
+export const RANK_WORDS: Readonly<Record<PlaceRank, string>> = {
+	first: 'first choice',
+	fair: 'fine',
+	poor: 'better not'
+};
 
 /** Says what the wishes for a group cost; null: that was not computed yet. */
 export function wishText(price: Pick<WishPrice, 'extra' | 'atMost'> | null): string {
@@ -308,9 +417,11 @@ export function proofText(proof: PlanProof, seconds: number): string {
 		case 'broken':
 			return 'This plan breaks a hard rule. Mend that or solve again, then prove it.';
 		case 'too-large':
-			return 'This home is too large to prove here. The limit shown stays as it was.';
+			return proof.saved < 0.05
+				? 'This home is too large to prove here, and a long search found nothing better.'
+				: `A plan that saves ${proof.saved.toFixed(1)} m a week was found. This home is too large to prove that it is the best. Undo brings the old one back.`;
 		case 'open':
-			return `Not proven within ${seconds} seconds. ${gapText(proof.objective, proof.bound)}`;
+			return `${proof.saved < 0.05 ? '' : `A plan that saves ${proof.saved.toFixed(1)} m a week was found. `}Not proven within ${seconds} seconds. ${gapText(proof.objective, proof.bound)}`;
 		case 'proven':
 			return proof.saved < 0.05
 				? 'Proven: no plan is better.'

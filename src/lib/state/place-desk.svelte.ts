@@ -1,10 +1,12 @@
 import { activePlan, type Group, type Home, type ZonePlan } from '../core/model';
-import { wallsInUse } from '../core/survey';
+import { findHidden, wallsInUse } from '../core/survey';
+import type { HelpProgress } from '../workers/help.protocol';
 import {
 	reviewPlan,
 	type Objection,
 	assignmentNow,
 	brokenRules,
+	contestedPlaces,
 	DEFAULT_PLACE,
 	freeSpaceOf,
 	layoutOf,
@@ -14,6 +16,10 @@ import {
 	totalsOf,
 	whyLeft,
 	zoneModelOf,
+	type Contested,
+	type Help,
+	type Helped,
+	type Lift,
 	type PlaceProgress,
 	type PlaceResult,
 	type WhyLeft,
@@ -24,9 +30,19 @@ import type { HomeStore } from './home-store.svelte';
 import { Job, type JobRunner } from './job.svelte';
 import { Later, type Afterwards } from './later.svelte';
 
+/** What an organizer would object to in the plan in force. */
+function reviewOf(home: Home): readonly Objection[] {
+	const plan = activePlan(home);
+	return plan ? reviewPlan(home, plan) : [];
+}
+
+/** So many of the most wanted places are listed. */
+const MOST_WANTED = 5;
+
 export interface PlaceDeskDeps {
 	readonly store: () => HomeStore;
 	readonly runner: JobRunner<PlaceResult, PlaceProgress>;
+	readonly helper: JobRunner<readonly Helped[], HelpProgress>;
 	readonly newId: () => string;
 	/** ISO instant. */
 	readonly now: () => string;
@@ -56,6 +72,13 @@ export class PlaceDesk {
 	readonly job: Job<PlaceResult, PlaceProgress>;
 	readonly #deps: PlaceDeskDeps;
 	readonly #model: Later<Home, ZoneModel>;
+	readonly #review: Later<Home, readonly Objection[]>;
+	readonly help: Job<readonly Helped[], HelpProgress>;
+	#helped = $state.raw<{
+		readonly planId: string;
+		readonly fingerprint: string;
+		readonly list: readonly Helped[];
+	} | null>(null);
 	/** What is in hand. */
 	#held = $state.raw<GroupAt | null>(null);
 	/** What is looked at. */
@@ -64,7 +87,9 @@ export class PlaceDesk {
 	constructor(deps: PlaceDeskDeps) {
 		this.#deps = deps;
 		this.job = new Job(deps.runner, { bestOf: ({ best }) => best });
+		this.help = new Job(deps.helper);
 		this.#model = new Later(() => deps.store().home, zoneModelOf, deps.afterwards);
+		this.#review = new Later(() => deps.store().home, reviewOf, deps.afterwards);
 	}
 
 	get home(): Home {
@@ -80,23 +105,25 @@ export class PlaceDesk {
 	);
 	#assignments = $derived.by(() => this.plan?.assignments ?? []);
 	layout = $derived.by(() => this.model && layoutOf(this.model, this.#assignments));
+	#now = $derived.by(() => assignmentNow(this.home));
+	/** As things stand: worked out anew only when they, or what they cost, do. */
+	#before = $derived.by(() => this.model && totalsOf(this.model, this.#now));
+	#after = $derived.by(() => this.model && totalsOf(this.model, this.#assignments));
 	/** The figures of the whole week: as things stand, and as the plan has them. */
 	week = $derived.by(() => {
 		const { model, layout } = this;
 		if (!model || !layout) return null;
 		const broken = this.plan ? brokenRules(model, layout.assignment) : [];
 		return {
-			before: totalsOf(model, assignmentNow(this.home)),
-			after: totalsOf(model, this.#assignments),
+			before: this.#before!,
+			after: this.#after!,
 			free: freeSpaceOf(model, layout, this.home.settings.play.fillShare),
 			effort: layout.objective,
 			broken
 		};
 	});
 	/** What an organizer would object to in the plan as it stands, worst first. */
-	objections = $derived.by((): readonly Objection[] =>
-		this.plan ? reviewPlan(this.home, { assignments: [...this.#assignments] }) : []
-	);
+	objections = $derived.by((): readonly Objection[] => this.#review.value ?? []);
 	/** The tags of each place. */
 	notes = $derived.by((): ReadonlyMap<string, readonly Note[]> => {
 		const { home } = this;
@@ -115,17 +142,31 @@ export class PlaceDesk {
 		return found;
 	});
 	/** What has no place, with the reason and the smallest change that would help. */
-	left = $derived.by((): readonly { readonly group: Group; readonly why: WhyLeft }[] => {
+	left = $derived.by((): readonly { readonly group: Group; readonly why: WhyLeft }[] =>
+		this.#why.flatMap((why) => {
+			const group = this.home.groups[why.groupId];
+			return group ? [{ group, why }] : [];
+		})
+	);
+	#overflow = $derived.by(() => this.plan?.overflow);
+	/** Worked out with the model, not with every edit. */
+	#why = $derived.by((): readonly WhyLeft[] => {
 		const { model, layout } = this;
 		if (!model || !layout) return [];
-		return (this.plan?.overflow ?? []).flatMap((id) => {
-			const group = this.home.groups[id];
+		return (this.#overflow ?? []).flatMap((id) => {
 			const g = model.parts.findIndex(
 				({ figures }, i) => figures.groupId === id && layout.assignment[i]! < 0
 			);
-			return group && g >= 0 ? [{ group, why: whyLeft(model, layout, g) }] : [];
+			return g >= 0 ? [whyLeft(model, layout, g)] : [];
 		});
 	});
+
+	/** The places that others want most as the plan stands. */
+	contested = $derived.by((): readonly Contested[] =>
+		this.model && this.layout && this.plan && !this.stale
+			? contestedPlaces(this.model, this.layout).slice(0, MOST_WANTED)
+			: []
+	);
 
 	get held(): GroupAt | null {
 		return this.#held;
@@ -150,7 +191,7 @@ export class PlaceDesk {
 	});
 	/** How much of its group is in hand, 0 to 1. */
 	heldShare = $derived.by(() =>
-		this.#heldParts.reduce((sum, g) => sum + this.model!.parts[g]!.share, 0)
+		this.#heldParts.reduce((sum, g) => sum + this.model!.parts[g]!.portion, 0)
 	);
 	#prices = $derived.by(() =>
 		this.#heldParts.length ? pricesFor(this.model!, this.layout!, this.#heldParts) : []
@@ -229,6 +270,48 @@ export class PlaceDesk {
 		this.#deps.store().run(name, 'togglePin', at.groupId, at.nookId, kind);
 	}
 
+	/** Makes the small change that would open a place to what has none. */
+	lift(lift: Lift): void {
+		if (lift.code === 'fit-catch') this.#fitCatch(lift.cabinetId);
+		if (lift.code === 'raise-shelf') this.#raiseShelf(lift.nookId, lift.pegs);
+	}
+	#fitCatch(cabinetId: string): void {
+		const name = this.home.cabinets[cabinetId]?.name;
+		this.#deps.store().run(`catch on ${name}`, 'fitCatch', cabinetId);
+	}
+	#raiseShelf(nookId: string, pegs: number): void {
+		const name = this.home.nooks[nookId]?.name;
+		this.#deps.store().run(`shelf over ${name}`, 'raiseShelf', nookId, pegs);
+	}
+
+	/** Tries in the worker what would help the plan most; what was found stays until the plan is another. */
+	async findHelp(): Promise<void> {
+		const plan = this.plan;
+		if (!plan) return;
+		const basis = () => [this.plan, this.home.cabinets, this.home.nooks] as const;
+		const [from, cabinets, nooks] = basis();
+		const answer = await this.help.start({ home: this.home });
+		const [now, cabinetsNow, nooksNow] = basis();
+		if (!answer || now !== from || cabinetsNow !== cabinets || nooksNow !== nooks) return;
+		this.#helped = { planId: plan.id, fingerprint: plan.fingerprint, list: answer.result };
+	}
+	/** What helps, the best first, while it is searched for and after; null: nobody has asked yet. */
+	get helped(): readonly Helped[] | null {
+		if (this.help.isRunning) return this.help.progress?.found ?? [];
+		const found = this.#helped;
+		return found && found.planId === this.plan?.id && !this.stale ? found.list : null;
+	}
+	/** Makes a change that helps; what is let go is only said, since that is decided in Clear. */
+	takeHelp(help: Help): void {
+		if (help.code === 'catch') this.#fitCatch(help.cabinetId);
+		if (help.code === 'shelf') this.#raiseShelf(help.nookId, help.pegs);
+		if (help.code === 'hidden') {
+			const place = findHidden(this.home).find(({ key }) => key === help.key);
+			if (place)
+				this.#deps.store().run(place.where, 'acceptHidden', place, place.loadG, this.#deps.newId());
+		}
+	}
+
 	/** Runs the planner and adopts its plan; stopped, the best so far. */
 	async solve(): Promise<void> {
 		this.letGo();
@@ -246,6 +329,8 @@ export class PlaceDesk {
 	/** Whoever goes elsewhere has not asked for the half-found plan. */
 	leave(): void {
 		this.job.leave();
+		this.help.leave();
 		this.#model.leave();
+		this.#review.leave();
 	}
 }

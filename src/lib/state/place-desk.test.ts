@@ -1,13 +1,22 @@
 import { describe, expect, it, vi } from 'vitest';
 import { counter, NOW, tinyHome } from '../core/fixtures/tiny-home';
-import { DEFAULT_PLACE, placeHome, type PlaceProgress, type PlaceResult } from '../core/zoning';
+import {
+	DEFAULT_PLACE,
+	placeHome,
+	type Helped,
+	type PlaceProgress,
+	type PlaceResult
+} from '../core/zoning';
 import type { JobOutcome } from '../workers/job-client';
 import { DeskStore } from './desk-store';
 import { PlaceDesk } from './place-desk.svelte';
 
 const options = { ...DEFAULT_PLACE, moves: 3000 };
 const result = placeHome(tinyHome(), options);
-function desk(outcome: () => JobOutcome<PlaceResult> = () => ({ kind: 'done', result })) {
+function desk(
+	outcome: () => JobOutcome<PlaceResult> = () => ({ kind: 'done', result }),
+	helped: () => JobOutcome<readonly Helped[]> = () => ({ kind: 'done', result: [] })
+) {
 	const store = new DeskStore(tinyHome());
 	const say = vi.fn();
 	const made = new PlaceDesk({
@@ -17,6 +26,10 @@ function desk(outcome: () => JobOutcome<PlaceResult> = () => ({ kind: 'done', re
 				void onProgress;
 				return Promise.resolve(outcome());
 			},
+			cancel: vi.fn()
+		},
+		helper: {
+			run: () => Promise.resolve(helped()),
 			cancel: vi.fn()
 		},
 		newId: counter('p'),
@@ -108,5 +121,43 @@ describe('the plan on the walls', () => {
 		plan.close();
 		plan.wish('ban');
 		expect(store.home.pins).toEqual([]);
+	});
+});
+
+describe('what helps a plan', () => {
+	const cabinetId = Object.values(tinyHome().cabinets).find(({ form }) => form === 'base')!.id;
+	const one: Helped = {
+		help: { code: 'catch', cabinetId },
+		savedM: 12,
+		placed: [],
+		costMinor: 600
+	};
+	it('is shown when it was asked for, made with one press, and gone once the plan is stale', async () => {
+		const { desk: plan, store } = desk(undefined, () => ({ kind: 'done', result: [one] }));
+		await plan.solve();
+		expect(plan.helped).toBeNull();
+		await plan.findHelp();
+		expect(plan.helped).toEqual([one]);
+		plan.takeHelp(one.help);
+		expect(store.home.cabinets[cabinetId]!.lockable).toBe(true);
+		expect(plan.helped).toBeNull();
+	});
+	it('is not shown when the search failed', async () => {
+		const { desk: plan } = desk(undefined, () => ({ kind: 'failed', reason: 'no thread' }));
+		await plan.solve();
+		await plan.findHelp();
+		expect(plan.helped).toBeNull();
+		expect(plan.help.failure).toBe('no thread');
+	});
+	it('moves a shelf, and leaves what is let go to Clear', async () => {
+		const { desk: plan, store } = desk();
+		const nook = Object.values(store.home.nooks).find(({ cabinetId: id }) => id === cabinetId)!;
+		plan.takeHelp({ code: 'shelf', nookId: nook.id, pegs: 1, byMm: 32 });
+		expect(store.home.nooks[nook.id]!.inside.heightMm).toBe(nook.inside.heightMm! + 32);
+		const before = store.home;
+		plan.takeHelp({ code: 'let-go', thingId: Object.keys(before.things)[0]! });
+		expect(store.home).toBe(before);
+		plan.lift({ code: 'fit-catch', nookId: nook.id, cabinetId });
+		expect(store.home.cabinets[cabinetId]!.lockable).toBe(true);
 	});
 });

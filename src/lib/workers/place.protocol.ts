@@ -5,13 +5,15 @@ import {
 	DEFAULT_PLACE,
 	placeHome,
 	placeProgress,
+	type PlaceProgress,
+	type PlaceResult
+} from '../core/zoning';
+import {
 	searchAssignment,
 	sidesOf,
 	solveBySides,
-	type PlaceProgress,
-	type PlaceResult,
 	type SearchResult
-} from '../core/zoning';
+} from '../core/solvers/assignment';
 import { issuesOf, type Handled } from './job.protocol';
 import type { SearchPayload } from './search.protocol';
 

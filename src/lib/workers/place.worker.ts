@@ -1,7 +1,8 @@
 import { serveJobs } from './job-worker';
 import { handlePlaceBySides, type StartSide } from './place.protocol';
 import { JobReply } from './job.protocol';
-import type { PlaceProgress, SearchResult } from '../core/zoning';
+import type { PlaceProgress } from '../core/zoning';
+import type { SearchResult } from '../core/solvers/assignment';
 
 /** Starts the helper and waits until it listens; it ends with this worker. */
 const startSide: StartSide = () =>

@@ -3,7 +3,7 @@ import {
 	type AssignmentProblem,
 	type SearchResult,
 	type SearchTask
-} from '../core/zoning';
+} from '../core/solvers/assignment';
 import type { Handled } from './job.protocol';
 
 /** What the place worker sends to its helper; both are made here, so that nothing is parsed. */

@@ -304,7 +304,7 @@ describe('deciding', () => {
 		);
 		const [line] = tally(after, Object.values(after.decisions));
 		expect(line).toMatchObject({ verdict: 'give', things: 6, lostMinor: 0 });
-		expect(line!.volumeMl).toBeCloseTo((6 * 75 * 75 * 110) / 1000);
+		expect(line!.volumeMl).toBeCloseTo((6 * 80 * 80 * 110) / 1000);
 	});
 });
 

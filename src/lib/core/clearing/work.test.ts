@@ -231,7 +231,7 @@ describe('rules of advice', () => {
 			statureMm: 1600,
 			ageBand: 'adult',
 			visits: false,
-			limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false },
+			limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false, seated: null },
 			diets: [],
 			allergies: [word]
 		} as never;

@@ -66,7 +66,8 @@ describe('commands', () => {
 		expect(both.home.people['p']!.limits).toEqual({
 			noClimb: true,
 			maxLiftG: 5000,
-			noAboveShoulder: false
+			noAboveShoulder: false,
+			seated: null
 		});
 		const nookId = Object.keys(home.nooks)[0]!;
 		const wide = after(both, doing(command('setOpening', nookId, { widthMm: 300, heightMm: 200 })));

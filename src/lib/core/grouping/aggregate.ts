@@ -21,6 +21,8 @@ export interface GroupFigures {
 	/** The group whose spares these are; null: a group of its own. */
 	readonly stockOf: string | null;
 	readonly things: readonly Thing[];
+	/** Those of them that are held. */
+	readonly held: readonly Thing[];
 	/** Pieces held, all lots together. */
 	readonly pieces: number;
 	readonly volumeMl: number;
@@ -175,6 +177,7 @@ export function groupFigures(
 		groupId: group.id,
 		stockOf: group.stockOf,
 		things: holdings.map((holding) => holding.thing),
+		held: held.map((holding) => holding.thing),
 		pieces: held.reduce((sum, { pieces }) => sum + pieces, 0),
 		volumeMl: figure('volumeMl'),
 		runMm: figure('runMm'),

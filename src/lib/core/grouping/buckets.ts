@@ -18,7 +18,9 @@ const OWN_RULES = [
 	'acid',
 	'cleaner',
 	'raw-meat',
-	'sharp'
+	'sharp',
+	'alcohol',
+	'flammable'
 ] as const;
 export type OwnRule = Extract<Hazard, (typeof OWN_RULES)[number]> | '';
 
@@ -96,6 +98,23 @@ export const isSliver = (bucket: Bucket): boolean =>
 	(bucket.volumeMl < SLIVER_ML ||
 		bucket.cards.reduce((sum, { pieces }) => sum + pieces, 0) < SLIVER_PIECES);
 
+/** Branches that an organizer never files under another one. */
+const LONERS: ReadonlySet<string> = new Set([
+	'cutlery',
+	'sharp',
+	'salad',
+	'alcohol',
+	'raw',
+	'medicines',
+	'first-aid',
+	'appliances',
+	'pans',
+	'linens',
+	'towels',
+	'roots',
+	'baby-care'
+]);
+
 const mainStation = ({ category }: Card) =>
 	[...category.stations].sort((a, b) => b.share - a.share)[0]?.kind;
 
@@ -120,6 +139,8 @@ export function kinship(a: Bucket, b: Bucket): number | null {
 	if (one.category.code === two.category.code) return 0;
 	if (owned) return null;
 	if (one.category.branch === two.category.branch) return 1;
+	// What has a place of its own in every home stays by itself, however little of it there is.
+	if (LONERS.has(one.category.branch) || LONERS.has(two.category.branch)) return null;
 	return mainStation(one) === mainStation(two) ? 2 : null;
 }
 

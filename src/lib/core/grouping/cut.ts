@@ -1,4 +1,4 @@
-import type { HomePart } from '../model';
+import { waysDown, type HomePart } from '../model';
 import { baseAboveFloorMm, climateOf, nooksInOrder, usableSpace, type Places } from '../survey';
 import { filled, type Bucket, type Card, type Cold } from './buckets';
 
@@ -30,14 +30,10 @@ export function measuredRooms(home: Places & HomePart<'settings'>): Room[] {
 	});
 }
 
-const enters = ({ thing }: Card, { longMm, passes }: Room): boolean => {
-	const { widthMm, depthMm, heightMm } = thing.piece;
-	return (
-		heightMm <= passes.heightMm &&
-		Math.min(widthMm, depthMm) <= passes.widthMm &&
-		Math.max(widthMm, depthMm) <= longMm
+const enters = ({ thing }: Card, { longMm, passes }: Room): boolean =>
+	waysDown(thing).some(
+		(way) => way.upMm <= passes.heightMm && way.narrowMm <= passes.widthMm && way.longMm <= longMm
 	);
-};
 
 /** Outsize things go apart when the rest then has this many times the places. */
 const MORE_PLACES = 4;

@@ -35,7 +35,7 @@ const person = (id: string, allergies: string[] = []) =>
 		statureMm: 1700,
 		ageBand: 'adult',
 		visits: false,
-		limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false },
+		limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false, seated: null },
 		diets: [],
 		allergies
 	}) as unknown as Person;
@@ -44,7 +44,7 @@ describe('figures of a group', () => {
 	it('are sums over its things', () => {
 		const f = figuresOf(tinyHome(), 'Cans: vegetables');
 		expect(f).toMatchObject({ pieces: 6, tallestMm: 110, usesPerWeek: 1, isFood: true });
-		expect(f.volumeMl).toBeCloseTo((6 * 75 * 75 * 110) / 1000);
+		expect(f.volumeMl).toBeCloseTo((6 * 80 * 80 * 110) / 1000);
 		expect([...f.stations]).toEqual([['hob', 1]]);
 	});
 	it('give way to what was set by hand, and say so', () => {

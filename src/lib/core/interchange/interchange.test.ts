@@ -47,7 +47,7 @@ describe('the home file', () => {
 		expect(codesOf('')).toEqual(['file-not-json']);
 		expect(codesOf('[]')).toEqual(['file-wrong-type']);
 		expect(codesOf('{"format":"other","version":1}')).toEqual(['file-wrong-type']);
-		expect(codesOf(good.replace('"version":6', '"version":9'))).toEqual(['file-newer']);
+		expect(codesOf(good.replace('"version":7', '"version":9'))).toEqual(['file-newer']);
 		expect(codesOf(good.replace(/"widthMm":\d+/, '"widthMm":"wide"'))).toEqual(['file-bad-record']);
 		expect(codesOf(good.replace(/"count":6/, '"count":6,"extra":1'))).toEqual(['file-bad-record']);
 		expect(codesOf('x'.repeat(MAX_FILE_BYTES + 1))).toEqual(['file-too-large']);
@@ -107,10 +107,10 @@ describe('the home file', () => {
 			expect((records as Record<string, unknown>)['constructor']).toBeUndefined();
 	});
 	it.each([0, -3])('has no layout %s', (version) => {
-		const text = writeHomeFile(tinyHome()).replace('"version":6', `"version":${version}`);
+		const text = writeHomeFile(tinyHome()).replace('"version":7', `"version":${version}`);
 		expect(codesOf(text)).toEqual(['file-bad-version']);
 	});
-	it.each([1, 2, 3, 4, 5])(
+	it.each([1, 2, 3, 4, 5, 6])(
 		'says in words that there is no home in a file of layout %i',
 		(version) => {
 			for (const home of ['null', '7', '"x"', '[]', '{"nooks":3}', '{"rooms":{"a":null}}'])
@@ -184,7 +184,18 @@ describe('versions', () => {
 		expect(Object.values(result.home.lots).every(({ dates }) => dates.madeOn === null)).toBe(true);
 		expect(Object.values(result.home.nooks).every(({ pictured }) => pictured === null)).toBe(true);
 	});
-	it('reads the frozen fixture of version 6, with everything that version added', () => {
+	it('reads the frozen fixture of version 7, with everything that version added', () => {
+		const text = readFileSync(new URL('./fixtures/v7.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		const { people, belongs, schools, zonePlans } = result.home;
+		expect(Object.values(people)[0]!.limits.seated).toEqual({ lowMm: 400, highMm: 1200 });
+		expect(belongs).toEqual([{ kind: 'kitchen.glasses', spot: 'open', standing: 'first' }]);
+		expect(schools.change).toBe('some');
+		expect(Object.values(zonePlans)[0]!.assignments[0]!.thingIds).toHaveLength(1);
+	});
+	it('carries the frozen fixture of version 6 to today: nobody sits, and kinds belong where they usually do', () => {
 		const text = readFileSync(new URL('./fixtures/v6.keepnook.json', import.meta.url), 'utf8');
 		const result = readHomeFile(text);
 		expect(result.ok).toBe(true);
@@ -192,6 +203,8 @@ describe('versions', () => {
 		expect(result.home.readings).toEqual({ chilli: 'food.spices' });
 		expect(Object.values(result.home.lots).some(({ dates }) => dates.madeOn)).toBe(true);
 		expect(Object.values(result.home.nooks)[0]!.pictured).toEqual({ widthMm: 12, heightMm: null });
+		expect(result.home.belongs).toEqual([]);
+		expect(Object.values(result.home.people)[0]!.limits.seated).toBeNull();
 	});
 	it('keeps what was put by hand in version 2, which did not say which things were', () => {
 		const old = {

@@ -4,6 +4,7 @@ import { toVersion3 } from './to-version-3';
 import { toVersion4 } from './to-version-4';
 import { toVersion5 } from './to-version-5';
 import { toVersion6 } from './to-version-6';
+import { toVersion7 } from './to-version-7';
 
 /** Carries a home of one version to the next; pure, and takes nothing away that the next version keeps. */
 export type Migration = (home: unknown) => unknown;
@@ -14,7 +15,8 @@ export const MIGRATIONS: readonly Migration[] = [
 	toVersion3,
 	toVersion4,
 	toVersion5,
-	toVersion6
+	toVersion6,
+	toVersion7
 ];
 
 /** Carries a home up the ladder to today's version, for files and for the database alike. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CATEGORIES, categoryOf, wordStems } from '../model';
 import { CONDITIONS, DANGER_ROWS, HEADS, exactKey, kindOf, LEXICON, namesOf, readingKey } from '.';
+import { SIZES } from './lexicon';
 import { corrected, isOneSlip } from './spelling';
 
 const codes = new Set(CATEGORIES.map(({ code }) => code));
@@ -121,8 +122,14 @@ describe('what a name is', () => {
 		expect(kindOf('chilli', readings)).toMatchObject({ category: 'food.salad', sure: true });
 		expect(kindOf('chilli').category).toBe('food.spices');
 	});
+	it('gives common names a size of their own, every one of the table', () => {
+		for (const { name, piece, massG } of SIZES) {
+			const found = kindOf(name);
+			expect([name, found.piece, found.massG]).toEqual([name, piece, massG]);
+		}
+	});
 	it('gives the usual size and mass of the kind', () => {
-		const oil = kindOf('olive oil');
+		const oil = kindOf('walnut oil');
 		expect(oil.piece).toEqual(categoryOf('food.oils').piece);
 		expect(oil.massG).toBe(950);
 	});

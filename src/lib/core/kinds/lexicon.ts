@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import rows from '../../../../data/lexicon.json';
+import sizeRows from '../../../../data/sizes.json';
 import { categoryOf, Hazard, wordStems, type Category } from '../model';
 
 /** Names of one kind: what they are called, and where they differ from what their category says. */
@@ -15,6 +16,16 @@ export const LexiconRow = z.strictObject({
 	massG: z.int().optional()
 });
 export type LexiconRow = z.infer<typeof LexiconRow>;
+
+/** Usual sizes of common names, where the category is too coarse: `width x depth x height` in mm, g, names. */
+export const SIZES = z
+	.array(z.tuple([z.string().regex(/^\d+x\d+x\d+$/), z.int().positive(), z.string()]))
+	.parse(sizeRows)
+	.flatMap(([size, massG, names]) => {
+		const [widthMm = 0, depthMm = 0, heightMm = 0] = size.split('x').map(Number);
+		const piece = { widthMm, depthMm, heightMm };
+		return names.split(',').map((name) => ({ name: name.trim(), piece, massG }));
+	});
 
 /** What the lexicon says of a name. */
 export interface Known {
@@ -84,6 +95,12 @@ function index(): Index {
 				words.set(word, seen);
 			}
 		}
+	}
+	for (const { name, piece, massG } of SIZES) {
+		const key = keyOf(wordStems(name));
+		const [named, typed] = [names.get(key), exact.get(exactKey(name))];
+		if (named) names.set(key, { ...named, piece, massG });
+		if (typed) exact.set(exactKey(name), { ...typed, piece, massG });
 	}
 	return (made = { exact, names, words });
 }

@@ -20,6 +20,8 @@ export const Category = z.strictObject({
 	/** Usual size of one pack or piece. */
 	piece: z.strictObject({ widthMm: Mm, depthMm: Mm, heightMm: Mm }),
 	massG: z.int(),
+	/** Whether one may lay it down or stand it on edge; what spills or breaks so stays upright. */
+	lies: z.boolean(),
 	/** Kinds of container that suit it, best first; empty: stands free. */
 	holders: z.array(z.enum(CONTAINER_ROLES)),
 	traits: z.array(Trait),

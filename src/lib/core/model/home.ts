@@ -16,9 +16,10 @@ import { HomeId, IdText, NookId, PlanId } from './ids';
 import { Cabinet, Nook, Person, Pet, Room, Run, Station, Words } from './places';
 import { ContainerKind, FitPlan, Mark, Pin, ZonePlan } from './plans';
 import { Settings } from './settings';
+import { BelongsHere } from './spots';
 
 /** The version of the file and record layout that this program writes. */
-export const HOME_VERSION = 6;
+export const HOME_VERSION = 7;
 
 /** The schema of each kind of record, by the name of its collection. */
 export const RECORD_SCHEMAS = {
@@ -76,7 +77,8 @@ export const HomeHead = z.strictObject({
 	schools: z.strictObject({
 		/** Where daily dishes are unloaded from or used. */
 		near: z.enum(['use', 'dishwasher']),
-		change: z.enum(['scratch', 'little']),
+		/** How much may move: little (a quarter of what stands well), what pays back its carrying, all. */
+		change: z.enum(['little', 'some', 'scratch']),
 		room: z.enum(['slack', 'every-inch']),
 		tops: z.boolean(),
 		boxes: z.enum(['decant', 'packs']),
@@ -98,6 +100,8 @@ export const HomeHead = z.strictObject({
 	settings: Settings,
 	/** Kinds that were told apart by hand: category by the key of a name, so that it is asked once. */
 	readings: z.record(z.string().max(200), z.string().max(60)),
+	/** Where kinds belong here, other than the usual: one row a kind and kind of place. */
+	belongs: z.array(BelongsHere),
 	pins: z.array(Pin),
 	activePlanId: PlanId.nullable()
 });

@@ -42,8 +42,10 @@ export { commandsOf, withStem, type CommandOf, type CommandSet, type Plain } fro
 export { changedRecords, type ChangedRecord } from './changed-records';
 export { fingerprint } from './fingerprint';
 export { applyEdit, replay, type Edit, type EditResult, type Patch } from './edit';
+export { BelongsHere, Spot, SPOTS, PLACE_RANKS, type PlaceRank } from './spots';
 export { USES_PER_WEEK, usesPerWeek } from './uses';
 export { BRANCH_NAMES, categoryOf, CATEGORIES, UNKNOWN_KIND, type Category } from './categories';
+export { mayLie, waysDown, type SetDown } from './turning';
 export { wordStems } from './words';
 export { pieceVolumeMl } from './volume';
 export { type HomePart } from './home';

@@ -28,7 +28,7 @@ export function makeHome({ id, name, now, units = 'mm', currency = 'EUR' }: Make
 		rented: false,
 		schools: {
 			near: 'use',
-			change: 'little',
+			change: 'some',
 			room: 'slack',
 			tops: false,
 			boxes: 'packs',
@@ -36,6 +36,7 @@ export function makeHome({ id, name, now, units = 'mm', currency = 'EUR' }: Make
 		},
 		clearDay: null,
 		settings: structuredClone(DEFAULT_SETTINGS),
+		belongs: [],
 		pins: [],
 		readings: {},
 		activePlanId: null

@@ -61,7 +61,9 @@ export const Person = z.strictObject({
 	limits: z.strictObject({
 		maxLiftG: z.int().positive().nullable(),
 		noClimb: z.boolean(),
-		noAboveShoulder: z.boolean()
+		noAboveShoulder: z.boolean(),
+		/** Between which heights somebody who sits (wheelchair, stool) takes things; null: stands. */
+		seated: z.strictObject({ lowMm: Mm, highMm: Mm }).nullable()
 	}),
 	diets: z.array(Words),
 	allergies: z.array(Words)

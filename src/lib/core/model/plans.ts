@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FitPlanId, GroupId, KindId, MarkId, NookId, PartId, PlanId } from './ids';
+import { FitPlanId, GroupId, KindId, MarkId, NookId, PartId, PlanId, ThingId } from './ids';
 import { Instant, IsoDate, Minor } from './goods';
 import { Mm, MOST, partsOf, Words } from './places';
 
@@ -51,7 +51,9 @@ export const Assignment = z.strictObject({
 	groupId: GroupId,
 	nookId: NookId,
 	/** Part of the group that lives here, 0 to 1; the parts of a placed group sum to 1. */
-	share: z.number().min(0).max(1)
+	share: z.number().min(0).max(1),
+	/** What of the group it is, where it was parted by what it is made of; left out: a share of everything. */
+	thingIds: z.array(ThingId).optional()
 });
 export type Assignment = z.infer<typeof Assignment>;
 
@@ -89,7 +91,9 @@ export type ZonePlan = z.infer<typeof ZonePlan>;
 export const Pin = z.strictObject({
 	groupId: GroupId,
 	nookId: NookId,
-	kind: z.enum(['pin', 'ban'])
+	kind: z.enum(['pin', 'ban']),
+	/** What of the group it means, where the plan had it in parts; left out: whichever part suits. */
+	thingIds: z.array(ThingId).optional()
 });
 export type Pin = z.infer<typeof Pin>;
 

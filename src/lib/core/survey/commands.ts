@@ -1,5 +1,6 @@
 import { idsFrom, withStem } from '../model';
 import { acceptHidden } from './accept-hidden';
+import { fitCatch, raiseShelf } from './raise-shelf';
 import { changeCabinet, changeNook, changeRoom, nameRun, nameStation } from './changes';
 import {
 	addCabinet,
@@ -12,7 +13,7 @@ import {
 	setInside,
 	setOpening
 } from './edits';
-import { addPerson, addPet, changePerson, removePerson, removePet } from './household';
+import { addPerson, addPet, changePerson, changePet, removePerson, removePet } from './household';
 import { PLAN_MOVES } from './plan-drag';
 import {
 	addCorner,
@@ -48,9 +49,12 @@ export const SURVEY_COMMANDS = {
 	addShelf: withStem(addShelf, idsFrom),
 	addSocket,
 	changeCabinet,
+	fitCatch,
+	raiseShelf,
 	changeNook,
 	changeObstruction,
 	changePerson,
+	changePet,
 	changeRoom,
 	confirmSizes,
 	copyMeasures,

@@ -128,6 +128,8 @@ export const CABINET_FORMS_LIST: readonly CabinetForm[] = [
 			fixed('Fridge, top shelf', 'fridge-shelf', 30, 1540, inside(520, 330, 240)),
 			fixed('Fridge, middle shelf', 'fridge-shelf', 30, 1280, inside(520, 330, 240)),
 			fixed('Fridge, lowest shelf', 'fridge-shelf', 30, 1070, inside(520, 330, 190)),
+			fixed('Door, upper rack', 'fridge-door', 40, 1560, inside(460, 100, 200)),
+			fixed('Door, bottle rail', 'fridge-door', 40, 1080, inside(460, 110, 360)),
 			fixed('Crisper', 'crisper', 30, 860, inside(520, 320, 200)),
 			fixed('Freezer drawer, upper', 'freezer-drawer', 30, 480, inside(500, 380, 210)),
 			fixed('Freezer drawer, lower', 'freezer-drawer', 30, 120, inside(500, 380, 210))

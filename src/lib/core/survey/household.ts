@@ -3,6 +3,9 @@ import { PersonId, PetId, type Edit, type Person } from '../model';
 /** Stature of an adult until it is measured, mm. */
 const USUAL_STATURE_MM = 1700;
 
+/** Between which heights somebody who sits usually takes things, mm. */
+export const SEATED = { lowMm: 400, highMm: 1200 } as const;
+
 /** Makes the edit that adds a person of usual stature without limits. */
 export function addPerson(id: string, name: string): Edit {
 	return (draft) => {
@@ -13,7 +16,7 @@ export function addPerson(id: string, name: string): Edit {
 			statureMm: USUAL_STATURE_MM,
 			ageBand: 'adult',
 			visits: false,
-			limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false },
+			limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false, seated: null },
 			diets: [],
 			allergies: []
 		};
@@ -44,6 +47,14 @@ export function addPet(id: string, name: string): Edit {
 	return (draft) => {
 		const petId = PetId.parse(id);
 		draft.pets[petId] = { id: petId, name, kind: 'pet' };
+	};
+}
+
+/** Makes the edit that says what kind of animal a pet is: what harms it, and what it gets at, go by that. */
+export function changePet(id: string, kind: string): Edit {
+	return (draft) => {
+		const pet = draft.pets[id];
+		if (pet) pet.kind = kind;
 	};
 }
 

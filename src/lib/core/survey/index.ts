@@ -119,6 +119,7 @@ export { floorGaps } from './hidden-floor';
 export { widestGap } from './hidden-inside';
 export { HIDDEN_ROWS, type HiddenPlace } from './hidden-place';
 export { acceptHidden } from './accept-hidden';
+export { fitCatch, pegsFor, raiseShelf, shelfOver } from './raise-shelf';
 export { CABINET_FORMS_LIST, type CabinetForm } from './forms';
 export {
 	addCabinet,
@@ -134,4 +135,12 @@ export {
 	type NewRoom,
 	type Side
 } from './edits';
-export { addPerson, addPet, changePerson, removePerson, removePet } from './household';
+export {
+	SEATED,
+	addPerson,
+	addPet,
+	changePerson,
+	changePet,
+	removePerson,
+	removePet
+} from './household';

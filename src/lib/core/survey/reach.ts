@@ -50,14 +50,21 @@ export interface Reach {
 export interface ReachSpot {
 	/** Height at which the hand takes the contents, mm above the floor. */
 	readonly heightMm: number;
+	/** Top of what stands there, mm above the floor: from a chair one takes hold of it there. */
+	readonly topMm?: number;
 	readonly depthMm: number;
 	readonly pullOut: boolean;
+	/** Somebody who sits has to get round a hinged door. */
+	readonly behindDoor?: boolean;
 }
 
 const FREE_DEPTH_MM = 300;
+/** What a hinged door adds for somebody who sits before it. */
+const DOOR_SEATED = 0.7;
 
 /**
  * Judges a spot for the people who use it: whoever finds it hardest decides.
+ * Somebody who sits takes nothing below or above the heights that were set for them.
  * Without people it is judged for a stature of 1680 mm. Toddlers are not asked to fetch things.
  */
 export function reachOf(
@@ -77,7 +84,20 @@ export function reachOf(
 		.filter((person) => person.ageBand !== 'toddler')
 		.sort((a, b) => a.statureMm - b.statureMm);
 	return asked
-		.map((person) => judge(person.statureMm, person.limits.noClimb, person.id))
+		.map((person): Reach => {
+			const { seated } = person.limits;
+			if (!seated) return judge(person.statureMm, person.limits.noClimb, person.id);
+			const top = Math.max(spot.heightMm, spot.topMm ?? 0);
+			const isNear = top >= seated.lowMm && spot.heightMm <= seated.highMm;
+			const factor = effort.good + extra + (spot.behindDoor ? DOOR_SEATED : 0);
+			return isNear
+				? { band: 'good', factor, personId: person.id }
+				: {
+						band: top < seated.lowMm ? 'bend' : 'stool',
+						factor: Infinity,
+						personId: person.id
+					};
+		})
 		.reduce((worst, reach) => (reach.factor > worst.factor ? reach : worst), {
 			...judge(asked[0]?.statureMm ?? 1680, false, asked[0]?.id ?? null),
 			...(asked.length ? { factor: -Infinity } : {})

@@ -155,7 +155,7 @@ describe('reach', () => {
 			statureMm,
 			ageBand: 'adult',
 			visits: false,
-			limits: { maxLiftG: null, noClimb, noAboveShoulder: false },
+			limits: { maxLiftG: null, noClimb, noAboveShoulder: false, seated: null },
 			diets: [],
 			allergies: []
 		}) as never;

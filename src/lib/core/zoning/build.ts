@@ -1,31 +1,37 @@
-import { allGroupFigures, PILE_MM, ROW_DEPTH_MM, type GroupFigures } from '../grouping';
-import { cacheByKey, type Home, type Person, type StationKind } from '../model';
 import {
-	baseAboveFloorMm,
-	isPullOut,
-	nooksInOrder,
-	reachOf,
-	usableSpace,
-	walkingDistances,
-	type NookPlace,
-	type UsableSpace,
-	type WalkingDistances
-} from '../survey';
+	allGroupFigures,
+	groupFigures,
+	holdingsByGroup,
+	householdAllergens,
+	PILE_MM,
+	ROW_DEPTH_MM,
+	type GroupFigures
+} from '../grouping';
+import { cacheByKey, type Group, type Home } from '../model';
+import type { NookPlace, UsableSpace, WalkingDistances } from '../survey';
+import { searchAssignment, type AssignmentProblem } from '../solvers/assignment';
 import { costOf, type Cell } from './cell';
-import { hardRuleBroken, kindsAndConflicts } from './hard-rules';
-import { pairsOf } from './pairs';
-import { partsFor } from './parts';
-import { partsForPinned, pinnedNooks, rowOfPart } from './pins';
-import type { AssignmentProblem } from './problem';
-import { volumesNow } from './now';
-import { spotsOf } from './belongs';
-import { softPenalties } from './soft-rules';
+import { FAMILY_COUNT, familyIndex, MEETING_PRICES } from './families';
+import { goesInOnce } from './goes-in';
+import { cabinetConflicts, hardRulesBroken, kindsAndConflicts, type HardCode } from './hard-rules';
+import { pairsOf, type RoutinePair } from './pairs';
+import { petCouldTake } from './pet-dangers';
+import { partsFor, type PartDraft, type PartsInput } from './parts';
+import { partsForPinned, pinnedNooks } from './pins';
+import { inputsOf, ROUTINE_WEIGHT, rowOf, usedShare } from './rows';
+import { nookNow, once, sceneOf, type Scene } from './scene';
 import { zoneFingerprint } from './zone-print';
 
-/** A group, or one of the up to three parts of a group that no single nook can take. */
+/** A group, or what of it is looked for in one place where no single nook suits all of it. */
 export interface Part {
+	/** Of what the part is made of; of the whole group where it is parted by litres alone. */
 	readonly figures: GroupFigures;
+	/** Share of those figures. */
 	readonly share: number;
+	/** Share of the group's litres. */
+	readonly portion: number;
+	/** What of the group it is; null: all of it, or a share of everything. */
+	readonly thingIds: readonly string[] | null;
 }
 
 /** The planner's view of a home: the problem with the way back from its indices to records. */
@@ -39,100 +45,18 @@ export interface ZoneModel {
 	readonly cells: readonly Cell[];
 	/** Nook index where most of a part is now; −1: nowhere. */
 	readonly current: Int32Array;
+	/** Legs of routines straight from one part to another: how often a week. */
+	readonly routinePairs: readonly RoutinePair[];
+	/** All hard rules that keep a part out of a nook; pins are not among them. */
+	readonly rulesAt: (g: number, n: number) => readonly HardCode[];
+	/** What it was built from; names, prices and dates may be newer elsewhere. */
+	readonly home: Home;
 	readonly fingerprint: string;
 }
-
 /** Effort of a part without a place: more than any place costs, and more for what is used more. */
 const OVERFLOW_EFFORT = 2000;
 const OVERFLOW_PER_USE = 200;
 const UNKNOWN_LOAD_G = 1e9;
-
-/** Stations to use instead where a home has none of a kind, nearest in purpose first. */
-const INSTEAD: Partial<Record<StationKind, readonly StationKind[]>> = {
-	kettle: ['worktop', 'sink'],
-	table: ['worktop', 'hob'],
-	oven: ['hob', 'worktop'],
-	hob: ['worktop', 'oven'],
-	dishwasher: ['sink'],
-	freezer: ['fridge', 'worktop'],
-	fridge: ['worktop'],
-	worktop: ['table', 'sink', 'hob'],
-	sink: ['basin', 'worktop'],
-	basin: ['sink', 'shower'],
-	shower: ['basin'],
-	laundry: ['sink'],
-	entrance: ['table']
-};
-
-/** Splits a group's uses over the stations; the school shifts dishes to or from the dishwasher. */
-function stationShares(home: Home, figures: GroupFigures): Map<StationKind, number> {
-	const factor = home.schools.near === 'dishwasher' ? 3 : 0.5;
-	const weighed = [...figures.stations].map(
-		([kind, share]) => [kind, kind === 'dishwasher' ? share * factor : share] as const
-	);
-	const sum = weighed.reduce((total, [, share]) => total + share, 0) || 1;
-	return new Map(weighed.map(([kind, share]) => [kind, share / sum]));
-}
-
-/** Shortest walk from a station of each kind to every nook, mm; a kind the home lacks is stood in for by the next. */
-function walksByKind(
-	home: Home,
-	walking: WalkingDistances
-): (kind: StationKind) => Float64Array | null {
-	const N = walking.nookIds.length;
-	const nearest = new Map<StationKind, Float64Array>();
-	walking.stationIds.forEach((id, s) => {
-		const { kind } = home.stations[id]!;
-		const row = nearest.get(kind) ?? new Float64Array(N).fill(Infinity);
-		for (let n = 0; n < N; n++) row[n] = Math.min(row[n]!, walking.stationToNookMm[s * N + n]!);
-		nearest.set(kind, row);
-	});
-	return (kind) => {
-		const found = [kind, ...(INSTEAD[kind] ?? [])].find((other) => nearest.has(other));
-		return found ? nearest.get(found)! : null;
-	};
-}
-
-/** Average walk from a group's stations to every nook, weighted by its uses, mm. */
-function walksOf(
-	shares: ReadonlyMap<StationKind, number>,
-	walksFrom: (kind: StationKind) => Float64Array | null,
-	N: number
-): Float64Array {
-	const sum = new Float64Array(N);
-	for (const [kind, share] of shares) {
-		const row = walksFrom(kind);
-		if (row && share > 0) for (let n = 0; n < N; n++) sum[n]! += share * row[n]!;
-	}
-	return sum;
-}
-
-function peopleOf(home: Home, figures: GroupFigures): Person[] {
-	const people = Object.values(home.people);
-	const own = people.filter((person) => figures.userIds.includes(person.id));
-	return own.length ? own : people.filter((person) => person.ageBand !== 'child');
-}
-
-/** Nook of each group where most of its volume stands now; ties by id, whatever the order of the records. */
-function currentNooks(home: Home): Map<string, string> {
-	return new Map(
-		[...volumesNow(home)].map(([group, nooks]) => [
-			group,
-			[...nooks].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))[0]![0]
-		])
-	);
-}
-
-function lowestInFridges(places: readonly NookPlace[]): Set<string> {
-	const lowest = new Map<string, NookPlace>();
-	for (const place of places) {
-		if (place.nook.kind !== 'fridge-shelf') continue;
-		const other = lowest.get(place.cabinet.id);
-		if (!other || place.nook.at.zMm < other.nook.at.zMm) lowest.set(place.cabinet.id, place);
-	}
-	return new Set([...lowest.values()].map((place) => place.nook.id));
-}
-
 /** Goods are seldom piled higher than this, whatever the headroom, mm. */
 const USED_HEIGHT_MM = 300;
 /** Floor that containers and mixed goods really cover. */
@@ -156,88 +80,159 @@ function capacityOf(
 		place.nook.loadG ?? UNKNOWN_LOAD_G
 	];
 }
+/** Groups that were made as one: a kit for a task stays together. */
+const isKit = ({ why }: Group) => why.some(({ code }) => code === 'kit');
+
+/** The parts of one group, each with where it could go. */
+function partsOfGroup(
+	scene: Scene,
+	figures: GroupFigures,
+	capacities: PartsInput['capacities'],
+	isTight: boolean
+): PartDraft[] {
+	const { home, spaces, places, walking, nookIndex } = scene;
+	const group = home.groups[figures.groupId]!;
+	const holdings = holdingsByGroup(home).get(figures.groupId) ?? [];
+	const avoided = householdAllergens(home);
+	const byHand = figures.overridden.size > 0;
+	const input: PartsInput = {
+		figures,
+		holdings,
+		figuresOf: byHand
+			? null
+			: (some) => {
+					// The same cut comes up again where places are short; what was looked at of it is kept.
+					const key = some.map((one) => `${one.thing.id}/${one.pieces}/${one.spare}`).join();
+					return once(scene.cuts, `${group.id}:${key}`, () => groupFigures(group, some, avoided));
+				},
+		rowOf: (of) =>
+			once(scene.rows, of, () => {
+				const own = holdings.filter(({ thing }) => of.held.includes(thing));
+				return rowOf(scene, of, nookNow(scene, own));
+			}),
+		goesIn: ({ thing }, n) => {
+			const space = spaces[n]!;
+			return (
+				space.ok &&
+				goesInOnce(thing, places[n]!, space) === 'goes' &&
+				!petCouldTake(home, { things: [thing], hazards: new Set(thing.hazards) }, places[n]!)
+			);
+		},
+		capacities,
+		nookToNookMm: walking.nookToNookMm,
+		staysWhole: isKit(group),
+		isTight
+	};
+	const pinned = pinnedNooks(home, figures.groupId, nookIndex);
+	return pinned.length ? partsForPinned(input, pinned) : partsFor(input);
+}
 
 /** The planner's view of a home, built anew only when what it is computed from changes. */
 export const zoneModelOf = cacheByKey(2, zoneFingerprint, buildZoneModel);
 
-/** Builds the planner's view of a home. A pure function; nothing is random. Costs O(groups × nooks). */
-export function buildZoneModel(home: Home): ZoneModel {
-	const places = nooksInOrder(home);
-	const walking = walkingDistances(home);
-	const spaces = places.map((place) =>
-		usableSpace(place.nook, baseAboveFloorMm(place), home.settings)
-	);
-	const capacities = places.map((place, n) => capacityOf(home, place, spaces[n]!));
-	const spots = places.map((place) => spotsOf(home, place));
-	const lowest = lowestInFridges(places);
-	const now = currentNooks(home);
-	const nookIndex = new Map(places.map((place, n) => [place.nook.id as string, n]));
-	const { effort } = home.settings;
-	const N = places.length;
-	const walksFrom = walksByKind(home, walking);
+/** Parts that stand in one nook without a crowd: a large one holds more. */
+const CROWD = { from: 3, price: 12, roomy: 5, roomyMl: 120_000 };
 
+/** Moves of the quick look whether everything finds a place. */
+const LOOK = { seed: 1, moves: 4000, restarts: 1 };
+const leftOut = ({ problem }: ZoneModel): number =>
+	problem.G
+		? searchAssignment(problem, LOOK).assignment.reduce((sum, n) => sum + Number(n < 0), 0)
+		: 0;
+
+/**
+ * Builds the planner's view of a home. A pure function; nothing is random. Where a quick look finds no place for
+ * something, groups that hang on few places are parted, if more finds a place so. Costs O(groups × nooks).
+ */
+export function buildZoneModel(home: Home): ZoneModel {
+	const scene = sceneOf(home);
+	// How groups are parted does not hang on wishes: a pin must not part what it does not speak of.
+	const free = home.pins.length ? sceneOf({ ...home, pins: [] }) : scene;
+	const roomy = modelOf(free, false);
+	const left = leftOut(roomy);
+	const tight = left ? modelOf(free, true) : null;
+	const isTight = tight !== null && leftOut(tight) < left;
+	if (free === scene) return isTight ? tight : roomy;
+	return modelOf(scene, isTight);
+}
+
+function modelOf(scene: Scene, isTight: boolean): ZoneModel {
+	const { home } = scene;
+	const { places, spaces, walking } = scene;
+	const capacities = places.map((place, n) => capacityOf(home, place, spaces[n]!));
 	const parts: Part[] = [];
 	const cells: Cell[] = [];
 	const current: number[] = [];
 	for (const figures of allGroupFigures(home)) {
 		if (figures.pieces === 0) continue;
-		const people = peopleOf(home, figures);
-		const walks = walksOf(stationShares(home, figures), walksFrom, N);
-		const at = nookIndex.get(now.get(figures.groupId) ?? '') ?? -1;
-		const row = places.map((place, n): Cell => {
-			const base = baseAboveFloorMm(place);
-			const reach = reachOf(
-				{
-					heightMm: base + (place.nook.inside.heightMm ?? 0) / 2,
-					depthMm: place.nook.inside.depthMm ?? 0,
-					pullOut: isPullOut(place.nook)
-				},
-				people,
-				effort
-			);
-			const walkMm = walks[n]!;
-			const hard = hardRuleBroken({
-				home,
-				figures,
-				place,
-				space: spaces[n]!,
-				reach,
-				people,
-				walkMm,
-				isLowestInFridge: lowest.has(place.nook.id)
+		const drafts = partsOfGroup(scene, figures, capacities, isTight);
+		const litres = drafts.reduce((sum, part) => sum + part.figures.volumeMl * part.share, 0);
+		for (const { row, ...part } of drafts) {
+			parts.push({
+				...part,
+				portion: litres ? (part.figures.volumeMl * part.share) / litres : 1 / drafts.length
 			});
-			return {
-				hard,
-				reach,
-				walkM: walkMm / 1000,
-				parts: {
-					// There and back again.
-					walk: figures.tripsPerWeek * 2 * (walkMm / 1000) * effort.walkPerM,
-					reach: figures.tripsPerWeek * reach.factor * effort.reachWeight,
-					soft: softPenalties({
-						home,
-						figures,
-						place,
-						reachFactor: reach.factor,
-						walkMm,
-						spots: spots[n]!
-					}),
-					habit: home.schools.change === 'little' && at >= 0 && at !== n ? effort.changeWeight : 0
-				}
-			};
-		});
-		const pinned = pinnedNooks(home, figures.groupId, nookIndex);
-		const input = { figures, row, capacities, nookToNookMm: walking.nookToNookMm };
-		const count = pinned.length ? partsForPinned(input, pinned) : partsFor(input);
-		for (let p = 0; p < count; p++) {
-			parts.push({ figures, share: 1 / count });
-			cells.push(...rowOfPart(row, pinned, p, count));
-			current.push(at);
+			cells.push(...row.all());
+			current.push(
+				nookNow(
+					scene,
+					(holdingsByGroup(home).get(figures.groupId) ?? []).filter(({ thing }) =>
+						part.figures.held.includes(thing)
+					)
+				)
+			);
 		}
 	}
-	const G = parts.length;
-	const problem: AssignmentProblem = {
-		G,
+	const inputs = new Map<number, ReturnType<typeof inputsOf>>();
+	return {
+		problem: problemOf(scene, parts, cells, capacities),
+		parts,
+		places,
+		spaces,
+		walking,
+		cells,
+		current: Int32Array.from(current),
+		routinePairs: routinePairs(scene, parts),
+		rulesAt: (g, n) =>
+			hardRulesBroken(once(inputs, g, () => inputsOf(scene, parts[g]!.figures))(n)),
+		home,
+		fingerprint: zoneFingerprint(home)
+	};
+}
+
+/** Legs of routines between parts, shared by how much of its group each is used. */
+function routinePairs(scene: Scene, parts: readonly Part[]): RoutinePair[] {
+	const own = new Map<string, number[]>();
+	parts.forEach(({ figures }, g) =>
+		own.set(figures.groupId, [...(own.get(figures.groupId) ?? []), g])
+	);
+	const share = (g: number) => usedShare(scene, parts[g]!.figures) * parts[g]!.share;
+	return scene.legs.groups.flatMap(({ a, b, times }) =>
+		(own.get(a) ?? []).flatMap((one) =>
+			(own.get(b) ?? []).map((two) => ({
+				a: Math.min(one, two),
+				b: Math.max(one, two),
+				times: times * share(one) * share(two),
+				weight: ROUTINE_WEIGHT
+			}))
+		)
+	);
+}
+
+/** Writes parts, places and what each costs as the plain arrays of an assignment problem. */
+function problemOf(
+	scene: Scene,
+	parts: readonly Part[],
+	cells: readonly Cell[],
+	capacities: PartsInput['capacities']
+): AssignmentProblem {
+	const { home, places, spaces, walking } = scene;
+	const N = places.length;
+	const cabinets = [...new Set(places.map(({ cabinet }) => cabinet.id))];
+	const rules = parts.map(({ figures }) => kindsAndConflicts(figures));
+	const apart = parts.map(({ figures }) => cabinetConflicts(figures));
+	return {
+		G: parts.length,
 		N,
 		K: 3,
 		demand: Float64Array.from(
@@ -253,19 +248,23 @@ export function buildZoneModel(home: Home): ZoneModel {
 			parts,
 			({ figures, share }) => OVERFLOW_EFFORT + OVERFLOW_PER_USE * figures.usesPerWeek * share
 		),
-		pairs: pairsOf(home, parts),
+		pairs: pairsOf(home, parts, routinePairs(scene, parts)),
 		distance: walking.nookToNookMm.map((mm) => (Number.isFinite(mm) ? mm / 1000 : 1000)),
-		kinds: Uint8Array.from(parts, ({ figures }) => kindsAndConflicts(figures).kinds),
-		conflicts: Uint8Array.from(parts, ({ figures }) => kindsAndConflicts(figures).conflicts)
-	};
-	return {
-		problem,
-		parts,
-		places,
-		spaces,
-		walking,
-		cells,
-		current: Int32Array.from(current),
-		fingerprint: zoneFingerprint(home)
+		kinds: Uint8Array.from(rules, ({ kinds }) => kinds),
+		conflicts: Uint8Array.from(rules, ({ conflicts }) => conflicts),
+		apart: {
+			zone: Int32Array.from(places, ({ cabinet }) => cabinets.indexOf(cabinet.id)),
+			kinds: Uint8Array.from(apart, ({ kinds }) => kinds),
+			conflicts: Uint8Array.from(apart, ({ conflicts }) => conflicts)
+		},
+		mixing: {
+			F: FAMILY_COUNT,
+			family: Uint8Array.from(parts, ({ figures }) => familyIndex(figures)),
+			price: MEETING_PRICES.map((price) => price * home.settings.effort.softWeight),
+			crowdFrom: Uint8Array.from(spaces, (space) =>
+				space.ok && space.usableMl >= CROWD.roomyMl ? CROWD.roomy : CROWD.from
+			),
+			crowdPrice: CROWD.price * home.settings.effort.softWeight
+		}
 	};
 }

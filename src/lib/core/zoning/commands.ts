@@ -1,5 +1,5 @@
 import { takeGroup } from './compare';
-import { adoptPlan, learnUntil, movePart, togglePin } from './edits';
+import { adoptPlan, learnUntil, movePart, setBelongs, togglePin } from './edits';
 import { doMove } from './move-order';
 import { noteProof } from './prove-plan';
 
@@ -10,6 +10,7 @@ export const ZONING_COMMANDS = {
 	learnUntil,
 	movePart,
 	noteProof,
+	setBelongs,
 	takeGroup,
 	togglePin
 } as const;

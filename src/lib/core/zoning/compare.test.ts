@@ -13,7 +13,9 @@ const plans = schoolVariants(demo.schools).map((variant) => {
 	const home = { ...demo, schools: variant.schools };
 	return { variant, home, result: placeHome(home, { ...DEFAULT_PLACE, moves: 80_000 }) };
 });
-const [asNow, , scratch] = plans;
+const [asNow, , little] = plans;
+const moving = (plan: (typeof plans)[number]) =>
+	scorePlan(demo, buildZoneModel(plan.home), plan.result).groupsToMove;
 
 describe('schools side by side', () => {
 	it('are four, each of the others unlike today in exactly one thing', () => {
@@ -25,7 +27,7 @@ describe('schools side by side', () => {
 			expect(unlike).toHaveLength(1);
 		}
 	});
-	it('are scored by the evaluator of the solver; beginning anew never walks and reaches for more effort', () => {
+	it('are scored by the evaluator of the solver; changing little carries less', () => {
 		for (const { home, result } of plans) {
 			const model = buildZoneModel(home);
 			const score = scorePlan(demo, model, result);
@@ -33,13 +35,14 @@ describe('schools side by side', () => {
 			expect(score.broken).toBe(0);
 			expect(score.overflow).toBe(result.overflow.length);
 		}
-		expect(scratch!.result.objective).toBeLessThanOrEqual(asNow!.result.objective);
+		// Changing little asks for less carrying.
+		expect(moving(little!)).toBeLessThan(moving(asNow!));
 	});
 	it('one group can be taken from another plan, and nothing else changes', () => {
-		const elsewhere = groupsElsewhere(asNow!.result.assignments, scratch!.result.assignments);
+		const elsewhere = groupsElsewhere(asNow!.result.assignments, little!.result.assignments);
 		expect(elsewhere.length).toBeGreaterThan(0);
 		const planned = applyEdit(demo, adoptPlan(toZonePlan(asNow!.result, 'p', 'Plan', NOW))).home;
-		const from = { assignments: [...scratch!.result.assignments] };
+		const from = { assignments: [...little!.result.assignments] };
 		const after = applyEdit(planned, takeGroup(elsewhere[0]!, from)).home.zonePlans['p']!;
 		expect(groupsElsewhere(planned.zonePlans['p']!.assignments, after.assignments)).toEqual([
 			elsewhere[0]

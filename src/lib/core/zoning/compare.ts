@@ -22,7 +22,7 @@ export function schoolVariants(schools: Schools): SchoolVariant[] {
 		},
 		{
 			key: 'change',
-			schools: { ...schools, change: schools.change === 'little' ? 'scratch' : 'little' }
+			schools: { ...schools, change: schools.change === 'some' ? 'little' : 'some' }
 		},
 		{
 			key: 'room',

@@ -1,4 +1,12 @@
-import { GroupId, NookId, type Edit, type Pin, type ZonePlan } from '../model';
+import {
+	GroupId,
+	NookId,
+	type Edit,
+	type Pin,
+	type PlaceRank,
+	type Spot,
+	type ZonePlan
+} from '../model';
 
 /** Makes the edit that keeps a plan and makes it the one in force; earlier plans stay until `keep` are held. */
 export function adoptPlan(plan: ZonePlan, keep = 4): Edit {
@@ -24,8 +32,22 @@ export function movePart(groupId: string, fromId: string | null, nookId: string)
 			? (own.find((assignment) => assignment.nookId === fromId)?.share ?? 0)
 			: Math.max(0, 1 - placed);
 		if (moved < 1e-6) return;
+		const listed = new Set(own.flatMap(({ thingIds = [] }) => thingIds));
+		// What has no place yet is whatever of the group no place names.
+		const thingIds = fromId
+			? own.find((assignment) => assignment.nookId === fromId)?.thingIds
+			: listed.size
+				? Object.values(draft.things)
+						.filter((thing) => thing.groupId === groupId && !listed.has(thing.id))
+						.map(({ id }) => id)
+				: undefined;
 		const there = own.find((assignment) => assignment.nookId === nookId);
-		if (there) there.share = Math.round((there.share + moved) * 1e6) / 1e6;
+		if (there) {
+			there.share = Math.min(1, Math.round((there.share + moved) * 1e6) / 1e6);
+			// All of a group in one place is the group.
+			if (there.share > 1 - 1e-6 || !thingIds || !there.thingIds) delete there.thingIds;
+			else there.thingIds = [...new Set([...there.thingIds, ...thingIds])];
+		}
 		plan.assignments = plan.assignments.filter(
 			(assignment) => assignment.groupId !== groupId || assignment.nookId !== fromId
 		);
@@ -33,7 +55,8 @@ export function movePart(groupId: string, fromId: string | null, nookId: string)
 			plan.assignments.push({
 				groupId: GroupId.parse(groupId),
 				nookId: NookId.parse(nookId),
-				share: moved
+				share: moved,
+				...(thingIds?.length && { thingIds })
 			});
 		if (!fromId) plan.overflow = plan.overflow.filter((id) => id !== groupId);
 	};
@@ -46,7 +69,27 @@ export function togglePin(groupId: string, nookId: string, kind: Pin['kind']): E
 			(pin) => pin.groupId === groupId && pin.nookId === nookId && pin.kind === kind
 		);
 		if (at >= 0) draft.pins.splice(at, 1);
-		else draft.pins.push({ groupId: GroupId.parse(groupId), nookId: NookId.parse(nookId), kind });
+		else {
+			const plan = draft.activePlanId ? draft.zonePlans[draft.activePlanId] : undefined;
+			const here = plan?.assignments.find(
+				(one) => one.groupId === groupId && one.nookId === nookId
+			);
+			draft.pins.push({
+				groupId: GroupId.parse(groupId),
+				nookId: NookId.parse(nookId),
+				kind,
+				// The part that stands there is the one that is meant.
+				...(here?.thingIds && { thingIds: [...here.thingIds] })
+			});
+		}
+	};
+}
+
+/** Makes the edit that says how a kind stands in a kind of place in this home; null: as it usually does. */
+export function setBelongs(kind: string, spot: Spot, standing: PlaceRank | null): Edit {
+	return (draft) => {
+		draft.belongs = draft.belongs.filter((row) => row.kind !== kind || row.spot !== spot);
+		if (standing) draft.belongs.push({ kind, spot, standing });
 	};
 }
 

@@ -3,10 +3,10 @@ import type { ReachBand } from '../survey';
 import type { ZoneModel } from './build';
 import { costOf, type CostParts } from './cell';
 import type { HardCode } from './hard-rules';
-import { Layout } from './layout';
+import type { SoftCode } from './soft-rules';
+import { Layout, violations, type NookIndices as Assignment } from '../solvers/assignment';
 import { rulesAgainst, type RuleAgainst } from './rules-against';
 import { writeAssignment } from './solve';
-import { violations, type Assignment } from './problem';
 
 export interface Alternative {
 	readonly nookId: string;
@@ -22,7 +22,11 @@ export interface PlaceReason {
 	readonly share: number;
 	readonly cost: number;
 	/** What makes up the cost. */
-	readonly parts: CostParts & { readonly partners: number };
+	readonly parts: CostParts & {
+		readonly partners: number;
+		/** What it costs that other kinds of things stand there too. */
+		readonly mixing: number;
+	};
 	/** Walked there and back in a week, m. */
 	readonly metresPerWeek: number;
 	/** Walks made to it in a week. */
@@ -130,11 +134,22 @@ export function explainParts(
 	const { N } = model.problem;
 	const { figures } = model.parts[g]!;
 	if (parts.some((part) => model.cells[part * N + n]!.hard)) return null;
-	const cell = model.cells[g * N + n]!;
-	const { walk, reach, soft, habit } = cell.parts;
-	const share = parts.reduce((sum, part) => sum + model.parts[part]!.share, 0);
-	const cost = parts.reduce((sum, part) => sum + layout.costAt(part, n), 0);
-	const alone = parts.reduce((sum, part) => sum + costOf(cell, model.parts[part]!.share), 0);
+	const own = parts.map((part) => ({
+		cell: model.cells[part * N + n]!,
+		trips: model.parts[part]!.figures.tripsPerWeek * model.parts[part]!.share,
+		...model.parts[part]!
+	}));
+	const { cell } = own[0]!;
+	const sum = (of: (one: (typeof own)[number]) => number) =>
+		own.reduce((total, one) => total + of(one), 0);
+	// Wishes and habit count for each part: see `costOf`.
+	const soft = new Map<SoftCode, number>();
+	for (const one of own)
+		for (const { code, effort } of one.cell.parts.soft)
+			soft.set(code, (soft.get(code) ?? 0) + effort);
+	const cost = parts.reduce((total, part) => total + layout.costAt(part, n), 0);
+	const mixing = parts.reduce((total, part) => total + layout.mixingAt(part, n), 0);
+	const alone = sum((one) => costOf(one.cell, one.share));
 	const others = pricesFor(model, layout, parts)
 		.map((price, m) => ({ ...price, m }))
 		.filter((price) => price.m !== n && !price.hard)
@@ -143,18 +158,18 @@ export function explainParts(
 	return {
 		groupId: figures.groupId,
 		nookId: place.nook.id,
-		share,
+		share: sum(({ portion }) => portion),
 		cost,
 		parts: {
-			walk: walk * share,
-			reach: reach * share,
-			// Wishes and habit count for each part: see `costOf`.
-			soft: soft.map(({ code, effort }) => ({ code, effort: effort * parts.length })),
-			habit: habit * parts.length,
-			partners: cost - alone
+			walk: sum((one) => one.cell.parts.walk * one.share),
+			reach: sum((one) => one.cell.parts.reach * one.share),
+			soft: [...soft].map(([code, effort]) => ({ code, effort })),
+			habit: sum((one) => one.cell.parts.habit),
+			partners: cost - alone - mixing,
+			mixing
 		},
-		metresPerWeek: figures.tripsPerWeek * share * 2 * cell.walkM,
-		tripsPerWeek: figures.tripsPerWeek * share,
+		metresPerWeek: sum(({ cell: { metresPerWeek }, share }) => metresPerWeek * share),
+		tripsPerWeek: sum(({ trips }) => trips),
 		band: cell.reach.band,
 		pushedOutOf: taken
 			? { nookId: taken.nookId, extra: taken.extra, heldBy: holders(model, layout, taken.m, g) }
@@ -178,21 +193,46 @@ export interface PlanTotals {
 /** Sums walks and reaches of any assignment, the planned one or the one the lots show today. */
 export function totalsOf(model: ZoneModel, saved: readonly SavedAssignment[]): PlanTotals {
 	const { N } = model.problem;
-	const rows = new Map(model.parts.map((part, g) => [part.figures.groupId, g]));
+	const rows = new Map<string, number[]>();
+	model.parts.forEach(({ figures }, g) =>
+		rows.set(figures.groupId, [...(rows.get(figures.groupId) ?? []), g])
+	);
 	const nooks = new Map(model.places.map((place, n) => [place.nook.id as string, n]));
 	const reaches = { easy: 0, good: 0, bend: 0, stretch: 0, stool: 0 };
 	let metres = 0;
 	let trips = 0;
-	for (const { groupId, nookId, share } of saved) {
-		const g = rows.get(groupId);
+	/** Where each part that a routine leads to stands, and how much of it. */
+	const walked = new Set(model.routinePairs.flatMap(({ a, b }) => [a, b]));
+	const at = new Map<number, { n: number; share: number }[]>();
+	for (const { groupId, nookId, share, thingIds } of saved) {
 		const n = nooks.get(nookId);
-		if (g === undefined || n === undefined) continue;
-		const cell = model.cells[g * N + n]!;
-		const count = model.parts[g]!.figures.tripsPerWeek * share;
-		trips += count;
-		reaches[cell.reach.band] += count;
-		if (Number.isFinite(cell.walkM)) metres += count * 2 * cell.walkM;
+		if (n === undefined) continue;
+		const all = rows.get(groupId) ?? [];
+		// A row that says which things it is speaks of those parts; else of a share of each.
+		const own = all.filter((g) => thingIds?.some((id) => model.parts[g]!.thingIds?.includes(id)));
+		const meant = own.length ? own : all;
+		const whole = meant.reduce((sum, g) => sum + model.parts[g]!.portion, 0) || 1;
+		for (const g of meant) {
+			const cell = model.cells[g * N + n]!;
+			const part = model.parts[g]!;
+			const amount = part.share * Math.min(1, share / whole);
+			const count = part.figures.tripsPerWeek * amount;
+			trips += count;
+			reaches[cell.reach.band] += count;
+			if (Number.isFinite(cell.metresPerWeek)) metres += cell.metresPerWeek * amount;
+			if (walked.has(g)) {
+				const own = at.get(g);
+				const here = { n, share: Math.min(1, share / whole) };
+				if (own) own.push(here);
+				else at.set(g, [here]);
+			}
+		}
 	}
+	const { distance } = model.problem;
+	for (const { a, b, times } of model.routinePairs)
+		for (const one of at.get(a) ?? [])
+			for (const two of at.get(b) ?? [])
+				metres += times * one.share * two.share * distance[one.n * N + two.n]!;
 	return { metresPerWeek: metres, reachesPerWeek: reaches, tripsPerWeek: trips };
 }
 
@@ -222,7 +262,7 @@ export function freeSpaceOf(model: ZoneModel, layout: Layout, fillShare: number)
 export interface BrokenRule {
 	readonly groupId: string;
 	readonly nookId: string;
-	readonly code: HardCode | 'over-capacity' | 'conflict';
+	readonly code: HardCode | 'over-capacity' | 'conflict' | 'apart';
 }
 
 /** Lists the hard rules that an assignment, perhaps made by hand, breaks. */

@@ -1,6 +1,8 @@
 import type { GroupFigures } from '../grouping';
-import { mayStandUnderSink } from './belongs';
-import type { Home, Person } from '../model';
+import { isBathroom, mayStandUnderSink } from './belongs';
+import { goesInOnce } from './goes-in';
+import { petCouldTake } from './pet-dangers';
+import { memoOn, type Home, type Person } from '../model';
 import {
 	baseAboveFloorMm,
 	climateOf,
@@ -27,13 +29,17 @@ export const HARD_CODES = [
 	'over-load',
 	'no-way',
 	'may-not-climb',
+	'sits-reach',
 	'heavy-high',
 	'heavy-low',
+	'over-limit',
 	'child-reach',
 	'pet-reach',
 	'off-floor',
 	'hot-place',
+	'damp-place',
 	'wet-place',
+	'keep-clear',
 	'tops-not-used',
 	'banned',
 	'pinned-elsewhere'
@@ -51,12 +57,13 @@ export interface RuleInput {
 	/** Walk from the group's stations, mm; Infinity: no way. */
 	readonly walkMm: number;
 	readonly isLowestInFridge: boolean;
+	/** Over or touching a hob or an oven, by where they stand. */
+	readonly isHot: boolean;
 }
 
 type Rule = (input: RuleInput) => HardCode | null;
 const when = (broken: boolean, code: HardCode): HardCode | null => (broken ? code : null);
 
-const PET_REACH_MM = 1200;
 const OFF_FLOOR_MM = 50;
 
 const cold: Rule = ({ figures, place }) => {
@@ -81,29 +88,54 @@ const crisper: Rule = ({ figures, place }) =>
 		'crisper-washed'
 	);
 
+/** What was set by hand for the whole group: then no single thing is looked at. */
+export const isSizedByHand = ({ overridden }: GroupFigures) =>
+	overridden.has('tallestMm') || overridden.has('longestMm');
+
+/** Thing by thing, turned and laid down as each may be; with sizes set by hand the group is one block. */
 const size: Rule = ({ figures, place, space }) => {
 	if (!space.ok) return 'not-measured';
-	if (figures.tallestMm > space.passes.heightMm) return 'too-tall';
-	const { widthMm, depthMm } = place.nook.inside;
-	const long = Math.max(widthMm ?? 0, depthMm ?? 0);
-	return when(figures.longestMm > long || figures.widestMm > space.passes.widthMm, 'too-wide');
+	if (isSizedByHand(figures)) {
+		if (figures.tallestMm > space.passes.heightMm) return 'too-tall';
+		const { widthMm, depthMm } = place.nook.inside;
+		const long = Math.max(widthMm ?? 0, depthMm ?? 0);
+		return when(figures.longestMm > long || figures.widestMm > space.passes.widthMm, 'too-wide');
+	}
+	let worst: HardCode | null = null;
+	for (const thing of figures.held) {
+		const answer = goesInOnce(thing, place, space);
+		if (answer === 'too-tall') return answer;
+		if (answer === 'too-wide') worst = answer;
+	}
+	return worst;
 };
 
 /** What someone who should lift nothing above the shoulder still takes down with one hand, g. */
 const LIGHT_G = 1000;
+/** Nothing is lifted off a worktop to be used there. */
+const standsInUse = ({ nook }: NookPlace) => nook.kind === 'worktop';
 
+/**
+ * Heights by what the weakest adult who uses it may lift. What is more than a person's own limit stands between knee
+ * and elbow, where it can be slid out; whoever may lift it takes it from there.
+ */
 const lifting: Rule = ({ home, figures, place, people }) => {
 	const base = baseAboveFloorMm(place);
+	const middle = base + (place.nook.inside.heightMm ?? 0) / 2;
 	const { lift } = home.settings;
+	const heaviest = figures.heaviestG;
+	if (standsInUse(place)) return null;
 	for (const person of people.filter((p) => p.ageBand !== 'toddler' && p.ageBand !== 'child')) {
 		const body = reachHeights(person.statureMm);
+		const own = person.limits.maxLiftG ?? Infinity;
 		const highLimit = person.limits.noAboveShoulder
 			? Math.min(lift.aboveShoulderG, LIGHT_G)
-			: Math.min(lift.aboveShoulderG, person.limits.maxLiftG ?? Infinity);
-		if (figures.heaviestG > highLimit && base > body.shoulder) return 'heavy-high';
-		if (figures.heaviestG > lift.kneeToElbowG && base > body.elbow) return 'heavy-high';
-		const low = base + (place.nook.inside.heightMm ?? 0) / 2 < body.knee;
-		if (figures.heaviestG > lift.kneeToElbowG && low) return 'heavy-low';
+			: Math.min(lift.aboveShoulderG, own);
+		if (heaviest > highLimit && base > body.shoulder) return 'heavy-high';
+		const isHandy = base <= body.elbow && middle >= body.knee;
+		if (heaviest > own && !isHandy) return 'over-limit';
+		if (heaviest > lift.kneeToElbowG && base > body.elbow) return 'heavy-high';
+		if (heaviest > lift.kneeToElbowG && middle < body.knee) return 'heavy-low';
 	}
 	return null;
 };
@@ -111,9 +143,12 @@ const lifting: Rule = ({ home, figures, place, people }) => {
 /** What a small child must not get at: drinks, sprays, matches and fuels as much as cleaners. */
 const STRONG = ['cleaner', 'medicine', 'unknown', 'alcohol', 'flammable'] as const;
 
+const hasToddler = memoOn(['people'], (home) =>
+	Object.values(home.people).some((person) => person.ageBand === 'toddler')
+);
+
 const children: Rule = ({ home, figures, place }) => {
-	const small = Object.values(home.people).some((person) => person.ageBand === 'toddler');
-	if (!small || place.cabinet.lockable || place.nook.locked) return null;
+	if (!hasToddler(home) || place.cabinet.lockable || place.nook.locked) return null;
 	const base = baseAboveFloorMm(place);
 	// What nobody has said the kind of yet may be anything.
 	const poison = STRONG.some((hazard) => figures.hazards.has(hazard));
@@ -125,25 +160,36 @@ const children: Rule = ({ home, figures, place }) => {
 };
 
 const pets: Rule = ({ home, figures, place }) =>
-	when(
-		Object.keys(home.pets).length > 0 &&
-			figures.hazards.has('pet-toxic') &&
-			place.cabinet.front === 'open' &&
-			baseAboveFloorMm(place) < PET_REACH_MM,
-		'pet-reach'
-	);
+	when(petCouldTake(home, figures, place), 'pet-reach');
 
-const warmOrBare: Rule = ({ figures, place }) => {
-	if (!figures.isFood || climateOf(place.nook) !== 'room') return null;
+const warmOrBare: Rule = ({ figures, place, isHot }) => {
+	if (climateOf(place.nook) !== 'room') return null;
+	const climate = climateTags(place);
+	const hot = isHot || climate.includes('heat');
+	// Sprays, fuels and medicines by the heat hurt more than food that spoils there.
+	const { hazards } = figures;
+	if (hot && ['cleaner', 'flammable', 'medicine'].some((one) => hazards.has(one as never)))
+		return 'hot-place';
+	if (!figures.isFood) return null;
 	if (baseAboveFloorMm(place) < OFF_FLOOR_MM && place.cabinet.form !== 'trolley')
 		return 'off-floor';
-	const climate = climateTags(place);
-	return when(climate.includes('unheated') || climate.includes('heat'), 'hot-place');
+	if (climate.includes('unheated') || hot) return 'hot-place';
+	return when(climate.includes('damp') || isBathroom(place), 'damp-place');
 };
 
 /** Under a sink it drips: food, dishes, cooking ware, cloth, paper and current stand elsewhere. */
 const underSink: Rule = ({ figures, place }) =>
 	when(place.nook.kind === 'undersink' && !mayStandUnderSink(figures), 'wet-place');
+
+/** In front of a valve stands only what one movement takes away, g and ml. */
+const MOVED_AT_ONCE = { massG: 5000, volumeMl: 30_000 };
+const keepClear: Rule = ({ figures, place }) =>
+	when(
+		place.nook.kind !== 'undersink' &&
+			place.nook.obstructions.some(({ kind }) => kind === 'valve') &&
+			(figures.massG > MOVED_AT_ONCE.massG || figures.volumeMl > MOVED_AT_ONCE.volumeMl),
+		'keep-clear'
+	);
 
 const bans: Rule = ({ home, figures, place }) =>
 	when(
@@ -153,11 +199,16 @@ const bans: Rule = ({ home, figures, place }) =>
 		'banned'
 	);
 
+const outOfReach: Rule = ({ home, reach }) => {
+	if (reach.factor !== Infinity) return null;
+	return home.people[reach.personId ?? '']?.limits.seated ? 'sits-reach' : 'may-not-climb';
+};
+
 const RULES: readonly Rule[] = [
 	bans,
 	({ place }) => when(place.nook.tags.includes('use-first'), 'reserved'),
-	size,
 	cold,
+	size,
 	rawMeat,
 	crisper,
 	children,
@@ -166,7 +217,8 @@ const RULES: readonly Rule[] = [
 	underSink,
 	lifting,
 	({ figures, place }) => when(figures.heaviestG > (place.nook.loadG ?? Infinity), 'over-load'),
-	({ reach }) => when(reach.factor === Infinity, 'may-not-climb'),
+	keepClear,
+	outOfReach,
 	({ home, place }) => when(place.nook.kind === 'top' && !home.schools.tops, 'tops-not-used'),
 	({ walkMm }) => when(walkMm === Infinity, 'no-way')
 ];
@@ -180,27 +232,53 @@ export function hardRuleBroken(input: RuleInput): HardCode | null {
 	return null;
 }
 
-/** What may not share a nook: bit 1 food, 2 cleaner or of unknown kind, 4 medicine, 8 bleach, 16 acid, 32 raw, 64 chilled and not raw. */
+/** Lists all hard rules that keep a group out of a nook: what one change lifts may leave others standing. */
+export const hardRulesBroken = (input: RuleInput): HardCode[] =>
+	RULES.flatMap((rule) => rule(input) ?? []);
+
+/** What may not share a nook: bit 1 food, 2 cleaner or of unknown kind, 4 medicine, 8 pet food, 16 what harms pets, 32 raw, 64 chilled and not raw, 128 what one eats from or cooks with. */
 export function kindsAndConflicts(figures: GroupFigures): { kinds: number; conflicts: number } {
-	const [FOOD, CLEANER, MEDICINE, BLEACH, ACID, RAW, READY] = [1, 2, 4, 8, 16, 32, 64];
-	const { hazards, isFood } = figures;
-	const isRaw = hazards.has('raw-meat') && figures.needs.has('chilled');
-	const isReady = !isRaw && figures.needs.has('chilled');
+	const [FOOD, CLEANER, MEDICINE, PET_FOOD, HARMS_PETS, RAW, READY, WARE] = [
+		1, 2, 4, 8, 16, 32, 64, 128
+	] as const;
+	const { hazards, isFood, things } = figures;
+	const isChilled = figures.needs.has('chilled');
+	const isRaw = hazards.has('raw-meat') && isChilled;
+	const isWare = things.some(({ category }) => WARE_KINDS.test(category));
+	const isPetFood = things.some(({ category }) => category === 'food.pet');
 	const kinds =
-		(isFood ? FOOD! : 0) |
-		(hazards.has('cleaner') || hazards.has('unknown') ? CLEANER! : 0) |
-		(hazards.has('medicine') ? MEDICINE! : 0) |
-		(hazards.has('bleach') ? BLEACH! : 0) |
-		(hazards.has('acid') ? ACID! : 0) |
-		(isRaw ? RAW! : 0) |
-		(isReady ? READY! : 0);
-	const conflicts =
-		(kinds & FOOD! ? CLEANER! | MEDICINE! : 0) |
-		(kinds & CLEANER! ? FOOD! | MEDICINE! : 0) |
-		(kinds & MEDICINE! ? FOOD! | CLEANER! : 0) |
-		(kinds & BLEACH! ? ACID! : 0) |
-		(kinds & ACID! ? BLEACH! : 0) |
-		(kinds & RAW! ? READY! : 0) |
-		(kinds & READY! ? RAW! : 0);
+		(isFood ? FOOD : 0) |
+		// What may be anything keeps its distance like a cleaner, but for a medicine of which it is the only doubt.
+		(hazards.has('cleaner') || (hazards.has('unknown') && !hazards.has('medicine')) ? CLEANER : 0) |
+		(hazards.has('medicine') ? MEDICINE : 0) |
+		(isPetFood ? PET_FOOD : 0) |
+		(isFood && !isPetFood && things.some(({ name }) => HARMS_PETS_FOOD.test(name))
+			? HARMS_PETS
+			: 0) |
+		(isRaw ? RAW : 0) |
+		(!isRaw && isChilled ? READY : 0) |
+		(isWare ? WARE : 0);
+	const refuses: readonly (readonly [number, number])[] = [
+		[FOOD, CLEANER | MEDICINE],
+		[CLEANER, FOOD | MEDICINE | WARE],
+		[MEDICINE, FOOD | CLEANER],
+		[PET_FOOD, HARMS_PETS],
+		[HARMS_PETS, PET_FOOD],
+		[RAW, READY],
+		[READY, RAW],
+		[WARE, CLEANER]
+	];
+	const conflicts = refuses.reduce((all, [bit, refused]) => (kinds & bit ? all | refused : all), 0);
 	return { kinds, conflicts };
+}
+/** What one eats from or cooks with; appliances and bags are not touched by a closed bottle beside them. */
+const WARE_KINDS =
+	/^kitchen\.(?:dishes|glasses|cutlery|tools|knives|pots|lids|bakeware|boards|food-boxes|lunch|serving)$/;
+const HARMS_PETS_FOOD =
+	/\b(?:onions?|garlic|chocolate|cocoa|grapes?|raisins?|sultanas?|currants?|leeks?|chives)\b/i;
+
+/** What may not stand in one cabinet, whatever the shelf: bit 1 bleach, 2 acid. Together they give off poisonous gas. */
+export function cabinetConflicts({ hazards }: GroupFigures): { kinds: number; conflicts: number } {
+	const kinds = (hazards.has('bleach') ? 1 : 0) | (hazards.has('acid') ? 2 : 0);
+	return { kinds, conflicts: ((kinds & 1) << 1) | ((kinds & 2) >> 1) };
 }

@@ -1,3 +1,4 @@
+import { objectiveOf, violations } from '../solvers/assignment';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { generateHome } from '../fixtures/generate-home';
@@ -8,10 +9,8 @@ import {
 	adoptPlan,
 	buildZoneModel,
 	byHandAssignment,
-	objectiveOf,
 	placeHome,
 	toZonePlan,
-	violations,
 	writeAssignment
 } from '.';
 

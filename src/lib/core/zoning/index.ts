@@ -1,16 +1,4 @@
 export { adoptPlan, movePart, togglePin } from './edits';
-export {
-	CAPACITY_TOLERANCE,
-	objectiveOf,
-	violations,
-	type Assignment as NookIndices,
-	type AssignmentProblem,
-	type Pair,
-	type Violation
-} from './problem';
-export { Layout } from './layout';
-export { DEFAULT_SEARCH, searchAssignment, type SearchOptions, type SearchResult } from './search';
-export { branchAndBound, DEFAULT_BRANCH, type BranchOptions, type BranchResult } from './branch';
 export { zoneFingerprint } from './zone-print';
 export { HARD_CODES, type HardCode } from './hard-rules';
 export { SOFT_CODES, type SoftCode, type SoftPenalty } from './soft-rules';
@@ -44,24 +32,22 @@ export {
 	type PlanTotals,
 	type Price
 } from './explain';
-export {
-	sidesOf,
-	solveAssignment,
-	solveBySides,
-	type SearchTask,
-	type SolveOptions,
-	type SolveResult
-} from './solve-assignment';
-export {
-	AssignmentProgram,
-	type IntegerOutcome,
-	type IntegerProgram,
-	type IntegerSolver
-} from './integer-program';
-export { DEFAULT_PROVE, proveAssignment, type ProveOptions, type ProveResult } from './prove';
 export { noteProof, provePlan, type PlanProof, type ProvePlanOptions } from './prove-plan';
-export { BELONGS, spotsOf, standingOf, whyOutOfPlace, type Spot, type Standing } from './belongs';
+export { BELONGS, belongsIn, belongsOf, BelongsTable, spotsOf } from './belongs';
+export { familyIndex, familyName, FAMILY_COUNT } from './families';
 export { REVIEW_CODES, reviewPlan, type Objection, type ReviewCode } from './review';
+export { contestedPlaces, type Contested } from './contested';
+export { PET_KINDS } from './pet-dangers';
+export { liftAt, smallestLift, takesCatch, type Lift } from './lifts';
+export {
+	DEFAULT_HELP,
+	helpEdit,
+	likelyHelps,
+	whatHelps,
+	type Help,
+	type Helped,
+	type HelpOptions
+} from './help';
 export { keepOneEmpty, roomToGrow } from './keep-empty';
 export { assignmentNow } from './now';
 export { placesOfLots, type LotShare } from './lot-places';

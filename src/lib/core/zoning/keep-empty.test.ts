@@ -2,12 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { apply, tinyHome } from '../fixtures/tiny-home';
 import { placeOfNook } from '../survey';
-import { bruteForce, problemArb } from './assignment.arb';
+import { bruteForce, problemArb } from '../solvers/assignment/assignment.arb';
 import { buildZoneModel } from './build';
 import { keepOneEmpty, roomToGrow } from './keep-empty';
-import { violations, type Assignment } from './problem';
+import { violations, type NookIndices as Assignment, solveAssignment } from '../solvers/assignment';
 import { placeHome } from './solve';
-import { solveAssignment } from './solve-assignment';
 
 const OPTIONS = { seed: 1, moves: 4000 };
 const leftOut = (plan: Assignment) => [...plan].filter((n) => n < 0).length;

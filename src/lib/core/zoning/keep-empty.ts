@@ -1,9 +1,15 @@
 import { climateOf } from '../survey';
 import type { ZoneModel } from './build';
-import { Layout } from './layout';
-import type { Assignment, AssignmentProblem } from './problem';
-import { descend, placeByRegret, searchAssignment } from './search';
-import type { SolveOptions, SolveResult } from './solve-assignment';
+import {
+	Layout,
+	type NookIndices as Assignment,
+	type AssignmentProblem,
+	descend,
+	placeByRegret,
+	searchAssignment,
+	type SolveOptions,
+	type SolveResult
+} from '../solvers/assignment';
 
 /** An empty place of less than this is no room to grow, ml. */
 const LEAST_ML = 4000;

@@ -63,10 +63,7 @@ function goalOf(wants: Wants, held: ReadonlySet<string>, each: number): string {
  * Shares out stacks over nooks by volume: what stands in one of them stays while there is want of it, the bulkiest
  * first; the rest goes thing by thing, the most voluminous first.
  */
-function shareOut(
-	stacks: readonly Stack[],
-	places: readonly Pick<Assignment, 'nookId' | 'share'>[]
-): Stack[] {
+function shareOut(stacks: readonly Stack[], places: readonly Place[]): Stack[] {
 	const total = volumeOf(stacks);
 	const wants: Wants = new Map(places.map(({ nookId, share }) => [nookId, share * total]));
 	const found: Stack[] = [];
@@ -139,7 +136,7 @@ function countsOf(stacks: readonly Stack[]): LotShare[] {
 export function placesOfLots(
 	home: Home,
 	groupId: string,
-	assignments: readonly Pick<Assignment, 'groupId' | 'nookId' | 'share'>[]
+	assignments: readonly Pick<Assignment, 'groupId' | 'nookId' | 'share' | 'thingIds'>[]
 ): LotShare[] {
 	const places = assignments.filter((assignment) => assignment.groupId === groupId);
 	if (!places.length) return [];
@@ -161,11 +158,48 @@ export function placesOfLots(
 				parts: lot.unit === 'pack' && !isApart
 			}))
 	);
-	for (let round = 0; round < ROUNDS && places.length > 1; round++) {
-		const next = joined(shareOut(stacks, places));
-		const isSame = printOf(next) === printOf(stacks);
-		stacks = next;
+	for (const some of byPlaces(stacks, places)) stacks = settled(stacks, some);
+	return countsOf(stacks);
+}
+
+/** Shares out some of the stacks over their own places until nothing moves any more; the rest stays as it is. */
+function settled(all: readonly Stack[], { stacks, places }: Cut): Stack[] {
+	const ids = new Set(stacks.map(({ thing }) => thing.id));
+	let own = stacks;
+	for (let round = 0; round < ROUNDS; round++) {
+		const next = joined(shareOut(own, places));
+		const isSame = printOf(next) === printOf(own);
+		own = next;
 		if (isSame) break;
 	}
-	return countsOf(stacks);
+	return [...all.filter(({ thing }) => !ids.has(thing.id)), ...own].sort(sizeFirst);
+}
+
+type Place = Pick<Assignment, 'nookId' | 'share' | 'thingIds'>;
+interface Cut {
+	readonly stacks: Stack[];
+	readonly places: readonly Place[];
+}
+
+/**
+ * Parts stacks by the places that are theirs: those that name the thing, else those that name nothing, else all. Places
+ * that share things share them by how much of the group is theirs.
+ */
+function byPlaces(stacks: readonly Stack[], places: readonly Place[]): Cut[] {
+	if (places.length < 2) return [];
+	const cuts = new Map<string, Cut>();
+	for (const stack of stacks) {
+		const named = places.filter(({ thingIds }) => thingIds?.includes(stack.thing.id));
+		const open = places.filter(({ thingIds }) => !thingIds);
+		const own = named.length ? named : open.length ? open : places;
+		const whole = own.reduce((sum, { share }) => sum + share, 0) || 1;
+		const key = own.map(({ nookId }) => nookId).join();
+		const cut = cuts.get(key) ?? {
+			stacks: [],
+			places: own.map((place) => ({ ...place, share: place.share / whole }))
+		};
+		cut.stacks.push(stack);
+		cuts.set(key, cut);
+	}
+	return [...cuts.values()];
 }

@@ -2,6 +2,7 @@ import { groupOfLots, piecesIn } from '../grouping';
 import {
 	GroupId,
 	NookId,
+	memoOn,
 	pieceVolumeMl,
 	type Assignment as SavedAssignment,
 	type Home
@@ -21,14 +22,27 @@ export function volumesNow(home: Home): Map<string, Map<string, number>> {
 	return volumes;
 }
 
+/** Sums, for each thing, the volume that stands in each nook today, ml. */
+export function volumesByThing(home: Home): Map<string, Map<string, number>> {
+	const volumes = new Map<string, Map<string, number>>();
+	for (const lot of Object.values(home.lots)) {
+		const thing = home.things[lot.thingId];
+		if (!lot.nookId || !thing || lot.count <= 0) continue;
+		const nooks = volumes.get(thing.id) ?? new Map<string, number>();
+		nooks.set(lot.nookId, (nooks.get(lot.nookId) ?? 0) + pieceVolumeMl(thing) * piecesIn(lot));
+		volumes.set(thing.id, nooks);
+	}
+	return volumes;
+}
+
 /** Gives the assignment that the lots show today: each group's share by volume in each nook. */
-export function assignmentNow(home: Home): SavedAssignment[] {
-	return [...volumesNow(home)].flatMap(([groupId, nooks]) => {
+export const assignmentNow = memoOn(['lots', 'things', 'groups'], (home): SavedAssignment[] =>
+	[...volumesNow(home as Home)].flatMap(([groupId, nooks]) => {
 		const sum = [...nooks.values()].reduce((total, ml) => total + ml, 0) || 1;
 		return [...nooks].map(([nookId, ml]) => ({
 			groupId: GroupId.parse(groupId),
 			nookId: NookId.parse(nookId),
 			share: ml / sum
 		}));
-	});
-}
+	})
+);

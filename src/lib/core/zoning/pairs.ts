@@ -1,9 +1,9 @@
 import type { GroupFigures } from '../grouping';
 import { categoryOf, type Home } from '../model';
-import type { Pair } from './problem';
+import type { Pair } from '../solvers/assignment';
 
 /** Effort a metre between the parts of one split group. */
-export const SPLIT_NEAR = 3;
+export const SPLIT_NEAR = 8;
 /** Effort a metre between groups of one branch: like stands by like. */
 const LIKE_NEAR = 0.3;
 /** Effort of standing together of what should be apart (smell, ethylene). */
@@ -14,9 +14,20 @@ const ALLERGEN_EFFORT = 40;
 /** Trips a week between two groups: as partners, and from what is in use to its spares. */
 function partnerWeight(home: Home, one: GroupFigures, two: GroupFigures): number {
 	const from = (a: GroupFigures, b: GroupFigures) =>
-		(home.groups[a.groupId]!.partners.find(({ groupId }) => groupId === b.groupId)?.weight ?? 0) +
-		(a.stockOf === b.groupId ? a.usesPerWeek : 0);
+		// What is a partner by a routine is walked in it, leg by leg.
+		(home.groups[a.groupId]!.partners.find(
+			({ groupId, why }) => groupId === b.groupId && why !== 'routine'
+		)?.weight ?? 0) + (a.stockOf === b.groupId ? a.usesPerWeek : 0);
 	return from(one, two) + from(two, one);
+}
+
+/** Legs of routines straight from one part to another, how often a week; `a` < `b`. */
+export interface RoutinePair {
+	readonly a: number;
+	readonly b: number;
+	readonly times: number;
+	/** What a metre of it counts for, against one on a walk of its own. */
+	readonly weight: number;
 }
 
 /** The branch of the category tree that takes most of a group's room. */
@@ -40,9 +51,16 @@ const allergenMeets = ({ allergens: one }: GroupFigures, { allergens: two }: Gro
  */
 export function pairsOf(
 	home: Home,
-	parts: readonly { readonly figures: GroupFigures; readonly share: number }[]
+	parts: readonly {
+		readonly figures: GroupFigures;
+		readonly portion: number;
+	}[],
+	routines: readonly RoutinePair[] = []
 ): Pair[] {
-	const { partnerWeight: times } = home.settings.effort;
+	const { partnerWeight: times, walkPerM } = home.settings.effort;
+	const legs = new Map<string, number>();
+	for (const { a, b, times: often, weight } of routines)
+		legs.set(`${a}|${b}`, (legs.get(`${a}|${b}`) ?? 0) + often * weight);
 	const pairs: Pair[] = [];
 	const branches = parts.map(({ figures }) => branchOf(figures));
 	const isPotato = (figures: GroupFigures) =>
@@ -63,7 +81,9 @@ export function pairsOf(
 				(smell || ripens ? APART_EFFORT : 0) + (allergenMeets(one, two) ? ALLERGEN_EFFORT : 0);
 			const like = branches[a] === branches[b] ? LIKE_NEAR : 0;
 			// The trips of a group are shared out over its parts.
-			const near = (weight + like) * times * parts[a]!.share * parts[b]!.share;
+			const near =
+				(weight + like) * times * parts[a]!.portion * parts[b]!.portion +
+				(legs.get(`${a}|${b}`) ?? 0) * walkPerM;
 			if (near || together) pairs.push({ a, b, near, together });
 		}
 	return pairs;

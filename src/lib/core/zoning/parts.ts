@@ -1,30 +1,59 @@
-import type { GroupFigures } from '../grouping';
-import { costOf, type Cell } from './cell';
+import type { GroupFigures, Holding } from '../grouping';
+import { costOf, type Row } from './cell';
+import { cutInto, isOfOneThing, withoutAwkward } from './cut-group';
 import { SPLIT_NEAR } from './pairs';
 
-const MAX_PARTS = 3;
-/** Effort a week of each place more in which a group has to be looked for. */
-const SPLIT_EFFORT = 20;
+const MAX_PARTS = 4;
+/** Effort a week of each place more in which a group has to be looked for, and of each trip to it. */
+const SPLIT_EFFORT = 30;
+const SPLIT_PER_TRIP = 1;
+/** Share of that where places are short: then small places left over are worth more than one place to look in. */
+const TIGHT_SHARE = 0.25;
+/** Effort of hanging on the one place that takes it; with more such places others may as well have one of them. */
+const SCARCE_EFFORT = 150;
+
+/** A group, or what of it is looked for in one place. */
+export interface PartDraft {
+	readonly figures: GroupFigures;
+	/** Share of those figures: under 1 where a group is parted by litres alone. */
+	readonly share: number;
+	/** What of the group it is; null: all of it, or a share of everything. */
+	readonly thingIds: readonly string[] | null;
+	/** The part in each nook. */
+	readonly row: Row;
+}
 
 export interface PartsInput {
 	readonly figures: GroupFigures;
-	/** The group in each nook. */
-	readonly row: readonly Cell[];
+	readonly holdings: readonly Holding[];
+	/** Figures of some of the holdings; null: they were set by hand for the whole, which is then parted by litres. */
+	readonly figuresOf: ((holdings: readonly Holding[]) => GroupFigures) | null;
+	/** The nooks for what has such figures. */
+	readonly rowOf: (figures: GroupFigures) => Row;
+	/** Whether what is held of one thing may stand in a nook, by its size and by what it is to a pet. */
+	readonly goesIn: (holding: Holding, nook: number) => boolean;
 	/** What each nook takes of litres, ml, front run, mm, and load, g. */
 	readonly capacities: readonly (readonly [ml: number, runMm: number, loadG: number])[];
 	/** Nooks × nooks, mm. */
 	readonly nookToNookMm: Float64Array;
+	/** A kit or a set stays together where any place takes it whole. */
+	readonly staysWhole: boolean;
+	/** Places are short here: what hangs on few of them is parted rather. */
+	readonly isTight: boolean;
 }
 
-/** The nooks that may take a share of a group, were nothing else there. */
-export function fitting({ figures, row, capacities }: PartsInput, share: number): number[] {
-	return row.flatMap(({ hard }, n) => {
-		const [ml, run, load] = capacities[n]!;
+/** The nooks that may take a part, were nothing else there. */
+export function fitting(
+	{ figures, share, row }: PartDraft,
+	capacities: PartsInput['capacities']
+): number[] {
+	return capacities.flatMap(([ml, run, load], n) => {
 		const fits =
 			figures.volumeMl * share <= ml &&
 			figures.runMm * share <= run &&
 			figures.massG * share <= load;
-		return !hard && fits ? [n] : [];
+		// Room is seen at once, the rules take longer.
+		return fits && !row.at(n).hard ? [n] : [];
 	});
 }
 
@@ -32,43 +61,110 @@ export function fitting({ figures, row, capacities }: PartsInput, share: number)
 export const mostParts = ({ pieces }: Pick<GroupFigures, 'pieces'>): number =>
 	Math.min(MAX_PARTS, Math.max(1, Math.floor(pieces)));
 
-/** Effort of so many parts in the places that suit them best, were nothing else there; Infinity: there are too few. */
-function effortOf(input: PartsInput, count: number): number {
-	const { row, nookToNookMm } = input;
-	const N = row.length;
-	const left = new Set(fitting(input, 1 / count));
+/** Effort of the parts in the places that suit them best, were nothing else there; Infinity: there are too few. */
+function effortOf(
+	parts: readonly PartDraft[],
+	{ figures, capacities, nookToNookMm, isTight }: PartsInput
+): number {
+	const N = capacities.length;
 	const taken: number[] = [];
-	let sum = (count - 1) * SPLIT_EFFORT;
-	for (let part = 0; part < count; part++) {
+	const each = SPLIT_EFFORT + SPLIT_PER_TRIP * figures.tripsPerWeek;
+	let sum = (parts.length - 1) * each * (isTight ? TIGHT_SHARE : 1);
+	for (const part of parts) {
 		let best = -1;
 		let least = Infinity;
-		for (const n of left) {
+		const open = fitting(part, capacities);
+		sum += isTight && open.length ? SCARCE_EFFORT / open.length / parts.length : 0;
+		for (const n of open) {
+			if (taken.includes(n)) continue;
 			const apart = taken.reduce((total, m) => total + nookToNookMm[n * N + m]!, 0) / 1000;
-			const cost = costOf(row[n]!, 1 / count) + SPLIT_NEAR * apart;
+			const cost = costOf(part.row.at(n), part.share) + SPLIT_NEAR * apart;
 			if (cost < least) [best, least] = [n, cost];
 		}
 		if (best < 0) return Infinity;
 		sum += least;
 		taken.push(best);
-		left.delete(best);
 	}
 	return sum;
 }
 
-/**
- * Says into how many equal parts a group goes, one to three: as many as cost least where nothing else stood, with a
- * price on every place more. A group that would fit whole somewhere far off is kept in parts near its use; one of so
- * many pieces is never in more parts. What fits nowhere so goes into the fewest parts that fit at all. Ties: fewer.
- */
-export function partsFor(input: PartsInput): number {
-	const most = mostParts(input.figures);
-	const counts = Array.from({ length: most }, (_, i) => i + 1);
-	const whole = effortOf(input, 1);
-	// No parts together cost less than all of it in the cheapest place there is, were that large enough.
-	const floor = input.row.reduce((least, cell) => Math.min(least, costOf(cell, 1)), Infinity);
-	if (whole <= floor + SPLIT_EFFORT) return 1;
-	const efforts = counts.map((count) => (count === 1 ? whole : effortOf(input, count)));
-	const least = Math.min(...efforts);
-	if (least < Infinity) return efforts.indexOf(least) + 1;
-	return counts.find((count) => fitting(input, 1 / count).length) ?? most;
+/** Some of a group as parts of it, each with where it could go. */
+export const asParts = (
+	{ figuresOf, rowOf }: Pick<PartsInput, 'figuresOf' | 'rowOf'>,
+	cuts: readonly (readonly Holding[])[]
+): PartDraft[] =>
+	cuts.map((cut) => {
+		const figures = figuresOf!(cut);
+		return {
+			figures,
+			share: 1,
+			thingIds: cut.map(({ thing }) => thing.id as string),
+			row: rowOf(figures)
+		};
+	});
+
+/** So many parts of a group: along what it is made of, or by litres where its figures were set by hand. */
+export function inParts(input: PartsInput, whole: PartDraft, count: number): PartDraft[] {
+	if (count === 1) return [whole];
+	if (!input.figuresOf)
+		return Array.from({ length: count }, () => ({ ...whole, share: 1 / count }));
+	return asParts(input, cutInto(input.holdings, count));
 }
+
+/** The ways to part a group into so many, and one more where what is too large for good places goes by itself. */
+function waysOf(input: PartsInput, whole: PartDraft, count: number): PartDraft[][] {
+	const found = count > 1 ? [inParts(input, whole, count)] : [];
+	const odd =
+		input.figuresOf && input.figures.pieces > count ? withoutAwkward(input, whole.row) : null;
+	if (odd)
+		found.push(
+			asParts(input, [...(count > 1 ? cutInto(odd.rest, count) : [odd.rest]), odd.awkward])
+		);
+	return found.filter((parts) => parts.length > 1);
+}
+
+/** A group that so many places take whole need not be parted so that others find room. */
+const PLENTY = 4;
+
+/**
+ * Parts a group along what it is made of, into as many parts as cost least where nothing else stood, with a price on
+ * every place more. A group that would fit whole somewhere far off is kept in parts near its use; what goes into no
+ * good place for its size is parted off alone. What fits nowhere goes into the parts of which most fit. Ties: fewer.
+ */
+export function partsFor(input: PartsInput): PartDraft[] {
+	const { figures, rowOf, capacities } = input;
+	const whole: PartDraft = { figures, share: 1, thingIds: null, row: rowOf(figures) };
+	const open = fitting(whole, capacities);
+	const alone = effortOf([whole], input);
+	// No parts together cost less than all of it in the cheapest place there is, were that large enough.
+	const floor = cheapestIfItWent(input, whole.row);
+	const scarce = input.isTight ? SCARCE_EFFORT / (open.length || 1) : 0;
+	const isNear = alone - scarce <= floor + SPLIT_EFFORT * (input.isTight ? TIGHT_SHARE : 1);
+	if ((isNear && (!input.isTight || open.length >= PLENTY)) || (input.staysWhole && open.length))
+		return [whole];
+	const all = [[whole]];
+	const efforts = [alone];
+	for (let count = 1; count <= mostParts(figures); count++) {
+		const ways = waysOf(input, whole, count);
+		all.push(...ways);
+		efforts.push(...ways.map((parts) => effortOf(parts, input)));
+	}
+	const least = Math.min(...efforts);
+	if (least < Infinity) return all[efforts.indexOf(least)]!;
+	// Litres that have a place at all, whatever else they cost.
+	const placed = all.map((parts) =>
+		parts.reduce(
+			(sum, part) =>
+				sum + (fitting(part, capacities).length ? part.figures.volumeMl * part.share : 0),
+			0
+		)
+	);
+	return all[placed.indexOf(Math.max(...placed))]!;
+}
+
+/** The cheapest place of a group, sizes left aside; size is then dealt with by parting off what is too large. */
+const cheapestIfItWent = ({ capacities }: PartsInput, row: Row): number =>
+	capacities.reduce((least, _, n) => {
+		const cell = row.at(n);
+		return Math.min(least, costOf(isOfOneThing(cell) ? { ...cell, hard: null } : cell, 1));
+	}, Infinity);

@@ -1,45 +1,107 @@
 import type { Home } from '../model';
-import type { Cell } from './cell';
-import { fitting, mostParts, partsFor, type PartsInput } from './parts';
+import { costOf } from './cell';
+import { fitting, inParts, mostParts, partsFor, type PartDraft, type PartsInput } from './parts';
 
-/** Lists the nooks that a group is pinned to, by their index, in the order of the pins. */
+/** A nook that a group is pinned to, and what of the group is meant; null: whichever part suits. */
+export interface PinnedNook {
+	readonly n: number;
+	readonly thingIds: ReadonlySet<string> | null;
+}
+
+/** Lists the nooks that a group is pinned to, in the order of the pins. */
 export const pinnedNooks = (
 	{ pins }: Pick<Home, 'pins'>,
 	groupId: string,
 	nookIndex: ReadonlyMap<string, number>
-): number[] =>
+): PinnedNook[] =>
 	pins
 		.filter((pin) => pin.kind === 'pin' && pin.groupId === groupId)
-		.flatMap(({ nookId }) => nookIndex.get(nookId) ?? []);
+		.flatMap(({ nookId, thingIds }) => {
+			const n = nookIndex.get(nookId);
+			return n === undefined ? [] : [{ n, thingIds: thingIds ? new Set(thingIds) : null }];
+		});
 
 /**
- * Says into how many parts a pinned group goes: the fewest that leave one for each pinned nook and fit there. What no
- * pinned nook can take a part of is parted as if it were free.
+ * Parts a pinned group: into the fewest that leave one for each pinned nook and fit there. What no pinned nook can take
+ * a part of is parted as if it were free. Each part is then kept to a pinned nook of its own, the rest goes anywhere;
+ * with more pins than parts each part may go to any of them.
  */
-export function partsForPinned(input: PartsInput, pinned: readonly number[]): number {
-	const most = mostParts(input.figures);
+export function partsForPinned(input: PartsInput, pinned: readonly PinnedNook[]): PartDraft[] {
+	const { figures, rowOf } = input;
+	const whole: PartDraft = { figures, share: 1, thingIds: null, row: rowOf(figures) };
+	const all = pinned.length === 1 && !pinned[0]!.thingIds ? inPins([whole], input, pinned) : null;
+	if (all) return all;
+	const free = partsFor(input);
+	// As it is parted without pins, where that gives each of them one.
+	const kept = free.length >= pinned.length ? inPins(free, input, pinned) : null;
+	if (kept) return kept;
+	const most = mostParts(figures);
 	for (let count = Math.min(pinned.length, most); count <= most; count++) {
-		const places = new Set(fitting(input, 1 / count));
-		const holds = (n: number) => places.has(n);
-		if (count >= pinned.length ? pinned.every(holds) : pinned.some(holds)) return count;
+		const parts = inParts(input, whole, count);
+		const kept = inPins(parts, input, pinned);
+		if (kept) return kept;
 	}
-	return partsFor(input);
+	return keep(free, input, pinned);
 }
 
-/**
- * Gives the nooks of one part of a pinned group: each of the first parts is kept to a pinned nook of its own, the rest
- * goes anywhere. With more pins than parts each part may go to any of them.
- */
-export function rowOfPart(
-	row: readonly Cell[],
-	pinned: readonly number[],
-	part: number,
-	count: number
-): readonly Cell[] {
-	const free = !pinned.length || (count >= pinned.length && part >= pinned.length);
-	if (free) return row;
-	const open = count >= pinned.length ? [pinned[part]!] : pinned;
-	return row.map((cell, n) =>
-		cell.hard || open.includes(n) ? cell : { ...cell, hard: 'pinned-elsewhere' }
-	);
+/** The parts with those that the pins want in their nooks; null where a pin gets none. */
+function inPins(
+	parts: readonly PartDraft[],
+	{ capacities }: Pick<PartsInput, 'capacities'>,
+	pinned: readonly PinnedNook[]
+): PartDraft[] | null {
+	const rooms = parts.map((part) => new Set(fitting(part, capacities)));
+	const held = pinned.map(({ n }) => rooms.some((room) => room.has(n)));
+	const enough = parts.length >= pinned.length ? held.every(Boolean) : held.some(Boolean);
+	return enough ? keep(parts, { capacities }, pinned) : null;
 }
+
+const only = (part: PartDraft, open: readonly number[]): PartDraft => ({
+	...part,
+	row: part.row.map((cell, n) =>
+		cell.hard || open.includes(n) ? cell : { ...cell, hard: 'pinned-elsewhere' }
+	)
+});
+
+/** All orders of some parts; there are three at most. */
+const orders = <T>(list: readonly T[]): T[][] =>
+	list.length < 2
+		? [[...list]]
+		: list.flatMap((one, i) =>
+				orders([...list.slice(0, i), ...list.slice(i + 1)]).map((rest) => [one, ...rest])
+			);
+
+/** Keeps parts to pinned nooks: each pin gets a part, so that as many as can fit and those cost least; ties: in order. */
+function keep(
+	parts: readonly PartDraft[],
+	{ capacities }: Pick<PartsInput, 'capacities'>,
+	pinned: readonly PinnedNook[]
+): PartDraft[] {
+	if (parts.length < pinned.length)
+		return parts.map((part) =>
+			only(
+				part,
+				pinned.map(({ n }) => n)
+			)
+		);
+	const worth = (part: PartDraft, { n, thingIds }: PinnedNook) => {
+		const meant = part.thingIds?.filter((id) => thingIds?.has(id)).length ?? 0;
+		const fits = fitting(part, capacities).includes(n);
+		return (fits ? costOf(part.row.at(n), part.share) : UNFIT) - meant * MEANT;
+	};
+	const [best = []] = orders(parts)
+		.map((order) => ({
+			order,
+			sum: pinned.reduce((sum, pin, i) => sum + worth(order[i]!, pin), 0)
+		}))
+		.sort((a, b) => a.sum - b.sum)
+		.map(({ order }) => order);
+	return parts.map((part) => {
+		const i = best.indexOf(part);
+		return i < pinned.length ? only(part, [pinned[i]!.n]) : part;
+	});
+}
+/** What each thing that a pin means counts for, against what its part costs. */
+const MEANT = 1e5;
+/** More than any part costs anywhere. */
+const UNFIT = 1e7;

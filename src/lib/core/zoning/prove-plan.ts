@@ -1,9 +1,13 @@
 import type { Assignment as SavedAssignment, Edit, GroupId, Home, ZonePlan } from '../model';
 import { buildZoneModel } from './build';
-import type { IntegerSolver } from './integer-program';
+import {
+	type IntegerSolver,
+	objectiveOf,
+	violations,
+	DEFAULT_PROVE,
+	proveAssignment
+} from '../solvers/assignment';
 import { roomToGrow } from './keep-empty';
-import { objectiveOf, violations } from './problem';
-import { DEFAULT_PROVE, proveAssignment } from './prove';
 import { readAssignment, writeAssignment } from './solve';
 
 /**
@@ -23,6 +27,10 @@ export type PlanProof =
 			/** Weekly effort that the plan as it stood had more; 0 when it is the best. */
 			readonly saved: number;
 	  };
+
+/** From so many parts on a long search may find what the first one missed. */
+const LARGE = 40;
+const SEARCH_MOVES = 8_000_000;
 
 export interface ProvePlanOptions {
 	readonly solver: IntegerSolver;
@@ -55,7 +63,14 @@ export function provePlan(
 	const { status, ...found } = proveAssignment(
 		problem,
 		{ assignment, bound: known },
-		{ ...DEFAULT_PROVE, solver, seconds, oneEmpty: isKept ? room : [], ...(onBound && { onBound }) }
+		{
+			...DEFAULT_PROVE,
+			searchMoves: problem.G >= LARGE ? SEARCH_MOVES : 0,
+			solver,
+			seconds,
+			oneEmpty: isKept ? room : [],
+			...(onBound && { onBound })
+		}
 	);
 	const saved = Math.max(0, before - found.objective);
 	const stillEmpty = room.filter((n) => !found.assignment.includes(n));

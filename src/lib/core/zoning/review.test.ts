@@ -1,10 +1,10 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
-import { CATEGORIES, type Home, type ZonePlan } from '../model';
+import { CATEGORIES, SPOTS, type Home, type ZonePlan } from '../model';
 import { nooksInOrder, placeOfNook } from '../survey';
 import { allGroupFigures } from '../grouping';
-import { BELONGS, SPOTS, spotsOf, standingOf, whyOutOfPlace } from './belongs';
+import { BELONGS, BelongsTable, belongsIn, spotsOf } from './belongs';
 import { REVIEW_CODES, reviewPlan } from './review';
 import { DEFAULT_PLACE, placeHome, toZonePlan } from './solve';
 
@@ -133,15 +133,28 @@ describe('where kinds belong', () => {
 		const cutlery = allGroupFigures(demo).find(
 			({ groupId }) => groupId === groupCalled(/^Cutlery/)
 		)!;
-		expect(whyOutOfPlace(cutlery, new Set(['top']))).toBe(
-			'cutlery and knives want a shallow drawer'
-		);
-		expect(whyOutOfPlace(cutlery, new Set(['shallow-drawer']))).toBe('');
+		const table = belongsIn(demo);
+		expect(table.why(cutlery, new Set(['top']))).toBe('cutlery and knives want a shallow drawer');
+		expect(table.why(cutlery, new Set(['shallow-drawer']))).toBe('');
 	});
 	it('first choice outweighs a poor one, and a kind without a row stands well anywhere', () => {
-		expect(standingOf('food.baking', new Set(['larder', 'above-shoulder']))).toBe('first');
-		expect(standingOf('food.baking', new Set(['worktop']))).toBe('poor');
-		expect(standingOf('food.baking', new Set(['wall-shelf']))).toBe('fair');
-		expect(standingOf('kitchen.odds', new Set(['worktop']))).toBeNull();
+		const usual = new BelongsTable([]);
+		expect(usual.standing('food.baking', new Set(['larder', 'above-shoulder']))).toBe('first');
+		expect(usual.standing('food.baking', new Set(['worktop']))).toBe('poor');
+		expect(usual.standing('food.baking', new Set(['wall-shelf']))).toBe('fair');
+		expect(usual.standing('bathroom.refills', new Set(['larder']))).toBe('poor');
+		expect(usual.standing('food.frozen-veg', new Set(['larder']))).toBeNull();
+	});
+	it('follow what a home has, and what its household says', () => {
+		const noLarder = new BelongsTable([], ['wall-shelf', 'low-shelf', 'shallow-drawer']);
+		expect(noLarder.standing('food.baking', new Set(['wall-shelf']))).toBe('first');
+		expect(noLarder.standing('food.baking', new Set(['shallow-drawer']))).toBe('poor');
+		const own = new BelongsTable([
+			{ kind: 'food.baking', spot: 'shallow-drawer', standing: 'first' },
+			{ kind: 'food.baking', spot: 'larder', standing: 'poor' }
+		]);
+		expect(own.standing('food.baking', new Set(['shallow-drawer']))).toBe('first');
+		expect(own.standing('food.baking', new Set(['larder']))).toBe('poor');
+		expect(own.standing('food.grains', new Set(['larder']))).toBe('first');
 	});
 });

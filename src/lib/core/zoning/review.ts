@@ -72,14 +72,16 @@ function standings(home: Home, plan: Pick<ZonePlan, 'assignments'>): Standing[] 
 		if (!thing.groupId || !held.has(thing.id)) continue;
 		thingsOf.set(thing.groupId, [...(thingsOf.get(thing.groupId) ?? []), thing]);
 	}
-	const at = new Map<string, Set<string>>();
-	for (const { nookId, groupId } of plan.assignments)
-		at.set(nookId, (at.get(nookId) ?? new Set()).add(groupId));
+	const at = new Map<string, Map<string, readonly string[] | undefined>>();
+	for (const { nookId, groupId, thingIds } of plan.assignments)
+		at.set(nookId, (at.get(nookId) ?? new Map()).set(groupId, thingIds));
 	return nooksInOrder(home).map((place) => ({
 		place,
-		groups: [...(at.get(place.nook.id) ?? [])].map((id) => {
+		groups: [...(at.get(place.nook.id) ?? [])].map(([id, only]) => {
 			const stockOf = home.groups[id]?.stockOf;
-			const things = thingsOf.get(stockOf ?? id) ?? [];
+			const all = thingsOf.get(stockOf ?? id) ?? [];
+			const meant = only && new Set(only);
+			const things = meant ? all.filter((thing) => meant.has(thing.id)) : all;
 			return {
 				id,
 				things,
@@ -221,14 +223,33 @@ function reviewLarder(all: readonly Standing[]): Objection[] {
 	];
 }
 
-/** Groups that are spread over more than one cabinet. */
+/** Used less often than this a week. */
+const SELDOM = 1;
+/** Two cabinets so near each other are one place to look in, mm. */
+const TWO_STEPS_MM = 1500;
+/** Middle of a cabinet on the plan. */
+function centreOf({ place: { run, cabinet } }: Standing): { x: number; y: number } {
+	const long = Math.hypot(run.to.x - run.from.x, run.to.y - run.from.y) || 1;
+	const share = (cabinet.offsetMm + cabinet.widthMm / 2) / long;
+	return {
+		x: run.from.x + share * (run.to.x - run.from.x),
+		y: run.from.y + share * (run.to.y - run.from.y)
+	};
+}
+
+/** Groups that are spread over cabinets further apart than two steps. */
 function reviewSplits(all: readonly Standing[]): Objection[] {
 	const cabinets = new Map<string, Set<string>>();
 	for (const { place, groups } of all)
-		for (const { id } of groups)
-			cabinets.set(id, (cabinets.get(id) ?? new Set()).add(place.cabinet.id));
+		for (const { id, uses } of groups)
+			// What of it is seldom used may well stand further off.
+			if (uses >= SELDOM) cabinets.set(id, (cabinets.get(id) ?? new Set()).add(place.cabinet.id));
+	const isFar = (at: ReadonlySet<string>) => {
+		const spots = [...at].map((id) => centreOf(all.find(({ place }) => place.cabinet.id === id)!));
+		return spots.some((a) => spots.some((b) => Math.hypot(a.x - b.x, a.y - b.y) > TWO_STEPS_MM));
+	};
 	return [...cabinets]
-		.filter(([, at]) => at.size > 1)
+		.filter(([, at]) => at.size > 1 && isFar(at))
 		.map(([id]) => ({
 			code: 'group-scattered' as const,
 			grade: 1 as const,

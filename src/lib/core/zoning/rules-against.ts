@@ -1,6 +1,7 @@
-import { SUMMED, type GroupFigures, type SummedFigure } from '../grouping';
+import type { GroupFigures } from '../grouping';
 import type { ZoneModel } from './build';
-import type { HardCode } from './hard-rules';
+import { goesIn } from './goes-in';
+import { isSizedByHand, type HardCode } from './hard-rules';
 
 /** How many nooks one hard rule takes from a group, and the thing that decides it where one thing does. */
 export interface RuleAgainst {
@@ -9,27 +10,30 @@ export interface RuleAgainst {
 	readonly thingId: string | null;
 }
 
-/** Rules that the largest or heaviest thing of a group decides. */
-const DECIDED_BY: Partial<Record<HardCode, SummedFigure>> = {
-	'too-tall': 'tallestMm',
-	'too-wide': 'longestMm',
-	'heavy-high': 'heaviestG',
-	'heavy-low': 'heaviestG'
-};
-
-/** The thing whose size or weight is the group's; null when the figure was set by hand. Ties by id. */
-function decidingThing(figures: GroupFigures, code: HardCode): string | null {
-	const key = DECIDED_BY[code];
-	if (!key || figures.overridden.has(key)) return null;
-	const most = figures.things
-		.filter(
-			(thing) => SUMMED[key].of({ thing, lots: [], pieces: 1, spare: false }) === figures[key]
-		)
-		.sort((a, b) => (a.id < b.id ? -1 : 1))[0];
-	// What is long need not be what is wide: then no one thing decides.
-	const { widthMm = 0, depthMm = 0 } = most?.piece ?? {};
-	if (code === 'too-wide' && Math.min(widthMm, depthMm) < figures.widestMm) return null;
+/** The heaviest thing of a group, where its weight is not set by hand and no other weighs as much. Ties by id. */
+function heaviest({ held, heaviestG, overridden }: GroupFigures): string | null {
+	if (overridden.has('heaviestG')) return null;
+	const [most] = held
+		.filter(({ massG }) => massG === heaviestG)
+		.sort((a, b) => (a.id < b.id ? -1 : 1));
 	return most?.id ?? null;
+}
+
+/** The thing that alone keeps its group out of most of some nooks by its size; null: no one thing does. Ties by id. */
+function tooLarge(
+	figures: GroupFigures,
+	{ places, spaces }: ZoneModel,
+	nooks: readonly number[]
+): string | null {
+	if (isSizedByHand(figures)) return null;
+	const alone = new Map<string, number>();
+	for (const n of nooks) {
+		const space = spaces[n]!;
+		if (!space.ok) continue;
+		const out = figures.held.filter((thing) => goesIn(thing, places[n]!, space) !== 'goes');
+		if (out.length === 1) alone.set(out[0]!.id, (alone.get(out[0]!.id) ?? 0) + 1);
+	}
+	return [...alone].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))[0]?.[0] ?? null;
 }
 
 /**
@@ -38,16 +42,19 @@ function decidingThing(figures: GroupFigures, code: HardCode): string | null {
  */
 export function rulesAgainst(model: ZoneModel, g: number): RuleAgainst[] {
 	const { N } = model.problem;
-	const counts = new Map<HardCode, number>();
+	const { figures } = model.parts[g]!;
+	const counts = new Map<HardCode, number[]>();
 	for (let n = 0; n < N; n++) {
 		const hard = model.cells[g * N + n]!.hard;
-		if (hard) counts.set(hard, (counts.get(hard) ?? 0) + 1);
+		if (hard) counts.set(hard, [...(counts.get(hard) ?? []), n]);
 	}
+	const decides = (code: HardCode, nooks: readonly number[]) => {
+		if (code === 'too-tall' || code === 'too-wide') return tooLarge(figures, model, nooks);
+		return code === 'heavy-high' || code === 'heavy-low' || code === 'over-limit'
+			? heaviest(figures)
+			: null;
+	};
 	return [...counts]
-		.map(([code, nooks]) => ({
-			code,
-			nooks,
-			thingId: decidingThing(model.parts[g]!.figures, code)
-		}))
+		.map(([code, nooks]) => ({ code, nooks: nooks.length, thingId: decides(code, nooks) }))
 		.sort((a, b) => b.nooks - a.nooks || (a.code < b.code ? -1 : 1));
 }

@@ -6,17 +6,22 @@ import {
 	type Cabinet,
 	type Home,
 	type Nook,
-	type Person
+	type Person,
+	type Thing
 } from '../model';
 import { apply, bareKitchen } from '../fixtures/tiny-home';
 import { placeOfNook, usableSpace, type NookPlace } from '../survey';
-import { hardRuleBroken, kindsAndConflicts, type RuleInput } from './hard-rules';
+import { BelongsTable } from './belongs';
+import { cabinetConflicts, hardRuleBroken, kindsAndConflicts, type RuleInput } from './hard-rules';
+
+const PLAIN = new BelongsTable([]);
 import { softPenalties } from './soft-rules';
 
 const figures = (change: Partial<GroupFigures> = {}): GroupFigures => ({
 	groupId: 'g',
 	stockOf: null,
 	things: [],
+	held: [],
 	pieces: 3,
 	volumeMl: 3000,
 	runMm: 100,
@@ -46,7 +51,7 @@ const person = (change: Partial<Person> = {}): Person => ({
 	statureMm: 1700,
 	ageBand: 'adult',
 	visits: false,
-	limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false },
+	limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false, seated: null },
 	diets: [],
 	allergies: [],
 	...change
@@ -82,9 +87,13 @@ function inputOf({ group, nook, cabinet, home, people = [], input }: Case): Rule
 		people,
 		walkMm: 1000,
 		isLowestInFridge: false,
+		isHot: false,
 		...input
 	};
 }
+const piece = ([widthMm, depthMm, heightMm]: [number, number, number], category = 'food.oils') => ({
+	held: [{ name: 'a thing', category, piece: { widthMm, depthMm, heightMm } } as Thing]
+});
 const broken = (cas: Case) => hardRuleBroken(inputOf(cas));
 const toddler = person({ id: 't' as Person['id'], ageBand: 'toddler', statureMm: 860 });
 const fridge: Partial<Nook> = { kind: 'fridge-shelf' };
@@ -138,17 +147,25 @@ describe('hard rules', () => {
 			},
 			null
 		],
-		['a bottle higher than the shelf', { group: { tallestMm: 400 } }, 'too-tall'],
+		['a bottle higher than the shelf', { group: piece([80, 80, 400]) }, 'too-tall'],
 		[
-			'a bottle higher than the way in',
-			{ group: { tallestMm: 250 }, nook: { opening: { widthMm: 500, heightMm: 240 } } },
+			'a group higher than the shelf by a figure set by hand',
+			{ group: { tallestMm: 400, overridden: new Set(['tallestMm']) } },
 			'too-tall'
 		],
-		['a tray longer than the nook', { group: { longestMm: 700 } }, 'too-wide'],
+		[
+			'a bottle higher than the way in',
+			{
+				group: piece([80, 80, 250]),
+				nook: { opening: { widthMm: 500, heightMm: 240 } }
+			},
+			'too-tall'
+		],
+		['a tray longer than the nook', { group: piece([700, 300, 20]) }, 'too-wide'],
 		[
 			'a pot wider than the way in',
 			{
-				group: { widestMm: 300, longestMm: 300 },
+				group: piece([300, 300, 200]),
 				nook: { opening: { widthMm: 280, heightMm: 300 } }
 			},
 			'too-wide'
@@ -157,6 +174,62 @@ describe('hard rules', () => {
 			'a pot too heavy for the shelf',
 			{ group: { heaviestG: 5000 }, nook: { loadG: 4000 } },
 			'over-load'
+		],
+		[
+			'cooking ware with cleaners’ heat: a spray over the hob',
+			{ group: { hazards: new Set(['cleaner']) }, input: { isHot: true } },
+			'hot-place'
+		],
+		['flour in a bathroom', { group: { isFood: true }, cabinet: { form: 'basin' } }, 'damp-place'],
+		[
+			'a heavy pot before a valve',
+			{
+				group: { massG: 9000 },
+				nook: {
+					obstructions: [
+						{
+							id: 'v' as never,
+							kind: 'valve',
+							xMm: 0,
+							yMm: 400,
+							zMm: 0,
+							widthMm: 50,
+							depthMm: 50,
+							heightMm: 50
+						}
+					]
+				}
+			},
+			'keep-clear'
+		],
+		[
+			'more than the weakest may lift, high up',
+			{
+				group: { heaviestG: 2500 },
+				cabinet: { baseMm: 1200 },
+				people: [
+					person({
+						limits: { maxLiftG: 2000, noClimb: false, noAboveShoulder: false, seated: null }
+					})
+				]
+			},
+			'over-limit'
+		],
+		[
+			'out of reach from a chair',
+			{
+				home: (d) =>
+					void (d.people['p'] = person({
+						limits: {
+							maxLiftG: null,
+							noClimb: false,
+							noAboveShoulder: false,
+							seated: { lowMm: 400, highMm: 1200 }
+						}
+					})),
+				input: { reach: { band: 'stool', factor: Infinity, personId: 'p' } }
+			},
+			'sits-reach'
 		],
 		['no way on foot', { input: { walkMm: Infinity } }, 'no-way'],
 		[
@@ -242,7 +315,11 @@ describe('hard rules', () => {
 			{
 				group: { heaviestG: 2000 },
 				cabinet: { baseMm: 1500 },
-				people: [person({ limits: { maxLiftG: null, noClimb: false, noAboveShoulder: true } })]
+				people: [
+					person({
+						limits: { maxLiftG: null, noClimb: false, noAboveShoulder: true, seated: null }
+					})
+				]
 			},
 			'heavy-high'
 		],
@@ -301,11 +378,21 @@ describe('what may not share a place', () => {
 	const of = (...hazards: ('cleaner' | 'medicine' | 'bleach' | 'acid')[]) => ({
 		hazards: new Set(hazards)
 	});
-	it('is food with cleaners or medicines, and bleach with acids, both ways round', () => {
+	it('is food with cleaners or medicines, and what one eats from with cleaners, both ways round', () => {
 		expect(clash(food, of('cleaner'))).toBe(true);
 		expect(clash(food, of('medicine'))).toBe(true);
 		expect(clash(of('cleaner'), of('medicine'))).toBe(true);
-		expect(clash(of('cleaner', 'bleach'), of('cleaner', 'acid'))).toBe(true);
+		const plates = { things: [{ category: 'kitchen.dishes' } as Thing] };
+		expect(clash(plates, of('cleaner'))).toBe(true);
+		const kibble = { isFood: true, things: [{ category: 'food.pet', name: 'kibble' } as Thing] };
+		const onions = { isFood: true, things: [{ category: 'food.onions', name: 'onions' } as Thing] };
+		expect(clash(kibble, onions)).toBe(true);
+	});
+	it('is bleach with acids in one cabinet, whatever the shelf', () => {
+		const [one, two] = [of('bleach'), of('acid')].map((f) => cabinetConflicts(figures(f)));
+		expect(one!.kinds & two!.conflicts).toBeTruthy();
+		expect(two!.kinds & one!.conflicts).toBeTruthy();
+		expect(cabinetConflicts(figures(of('cleaner')))).toEqual({ kinds: 0, conflicts: 0 });
 	});
 	it('is nothing else', () => {
 		expect(clash(food, food)).toBe(false);
@@ -317,9 +404,15 @@ describe('what may not share a place', () => {
 describe('soft rules', () => {
 	const penalties = (cas: Case, reachFactor = 2) => {
 		const { home, figures: f, place, walkMm } = inputOf(cas);
-		return softPenalties({ home, figures: f, place, reachFactor, walkMm, spots: NONE }).map(
-			({ code }) => code
-		);
+		return softPenalties({
+			home,
+			figures: f,
+			place,
+			reachFactor,
+			walkMm,
+			spots: NONE,
+			belongs: PLAIN
+		}).map(({ code }) => code);
 	};
 	const child = (draft: Home) =>
 		void (draft.people['c'] = person({
@@ -416,7 +509,15 @@ describe('soft rules', () => {
 			home: (d) => void (d.settings.effort.softWeight = 0)
 		});
 		expect(
-			softPenalties({ home, figures: f, place, reachFactor: 2, walkMm: 0, spots: NONE })
+			softPenalties({
+				home,
+				figures: f,
+				place,
+				reachFactor: 2,
+				walkMm: 0,
+				spots: NONE,
+				belongs: PLAIN
+			})
 		).toEqual([{ code: 'worktop-clutter', effort: 0 }]);
 	});
 });

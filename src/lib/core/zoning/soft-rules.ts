@@ -1,6 +1,7 @@
 import { CLOTHS, type GroupFigures } from '../grouping';
 import type { Home } from '../model';
-import { belongsOn, outOfPlaceM, type Spot } from './belongs';
+import type { Spot } from '../model';
+import type { BelongsTable } from './belongs';
 import { baseAboveFloorMm, climateTags, reachHeights, socketMm, type NookPlace } from '../survey';
 
 export const SOFT_CODES = [
@@ -14,6 +15,7 @@ export const SOFT_CODES = [
 	'satellite',
 	'worktop-clutter',
 	'rare-in-prime',
+	'daily-high',
 	'under-sink',
 	'child-serves-itself',
 	'allergen-free-low',
@@ -41,6 +43,8 @@ interface SoftInput {
 	readonly walkMm: number;
 	/** What kinds of place it is. */
 	readonly spots: ReadonlySet<Spot>;
+	/** Where kinds belong in this home. */
+	readonly belongs: BelongsTable;
 }
 type SoftRule = readonly [code: SoftCode, effort: number, applies: (input: SoftInput) => boolean];
 
@@ -68,7 +72,15 @@ const RULES: readonly SoftRule[] = [
 			return warm && (traits.has('heat-shy') || needs.has('cool') || needs.has('dark'));
 		}
 	],
-	['damp', 20, (input) => input.figures.needs.has('dry') && climateAt(input).has('damp')],
+	[
+		'damp',
+		20,
+		// What belongs in a bathroom is used to it.
+		(input) =>
+			input.figures.needs.has('dry') &&
+			climateAt(input).has('damp') &&
+			!(input.spots.has('bathroom') && input.belongs.belongsOn(input.figures, 'bathroom'))
+	],
 	[
 		'ventilation',
 		15,
@@ -107,15 +119,22 @@ const RULES: readonly SoftRule[] = [
 	[
 		// A worktop is for working: only what stands there by right and is used daily may take it up.
 		'worktop-clutter',
-		30,
-		({ figures, place }) =>
+		90,
+		({ figures, place, belongs }) =>
 			place.nook.kind === 'worktop' &&
-			(figures.usesPerWeek < DAILY || !belongsOn(figures, 'worktop'))
+			(figures.usesPerWeek < DAILY || !belongs.belongsOn(figures, 'worktop'))
 	],
 	[
 		'rare-in-prime',
-		3,
+		15,
 		({ figures, reachFactor }) => figures.usesPerWeek < 0.25 && reachFactor <= 1.3
+	],
+	[
+		'daily-high',
+		30,
+		({ figures, place }) =>
+			figures.usesPerWeek >= DAILY &&
+			(baseAboveFloorMm(place) > reachHeights(1680).eye || place.nook.kind === 'top')
 	],
 	[
 		// Drips, and the cleaners' own place: anything else that could live elsewhere should.
@@ -198,6 +217,6 @@ export function softPenalties(input: SoftInput): SoftPenalty[] {
 		code,
 		effort: effort * softWeight
 	}));
-	const strayM = outOfPlaceM(input.figures, input.spots);
+	const strayM = input.belongs.outOfPlaceM(input.figures, input.spots);
 	return strayM ? [{ code: 'out-of-place', effort: strayM * softWeight }, ...found] : found;
 }

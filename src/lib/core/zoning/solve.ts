@@ -2,17 +2,27 @@ import {
 	GroupId,
 	NookId,
 	PlanId,
+	ThingId,
 	type Assignment as SavedAssignment,
+	pieceVolumeMl,
 	type Home,
+	type Thing,
 	type WishPrice,
 	type ZonePlan
 } from '../model';
-import { buildZoneModel, type ZoneModel } from './build';
-import { DEFAULT_SEARCH } from './search';
+import { buildZoneModel, type Part, type ZoneModel } from './build';
+import {
+	DEFAULT_SEARCH,
+	PROVEN,
+	solveAssignment,
+	type SolveProgress,
+	type SolveResult,
+	Layout,
+	type NookIndices as Assignment,
+	type AssignmentProblem
+} from '../solvers/assignment';
+import { solveChangingLittle } from './change-little';
 import { keepOneEmpty, roomToGrow } from './keep-empty';
-import { PROVEN, solveAssignment, type SolveProgress, type SolveResult } from './solve-assignment';
-import { Layout } from './layout';
-import type { Assignment, AssignmentProblem } from './problem';
 
 export interface PlaceOptions {
 	readonly seed: number;
@@ -101,17 +111,20 @@ export function placeHome(
 			status: 'nothing-to-place'
 		};
 	const toResult = (found: Found, status: PlaceStatus) => resultOf(model, seed, found, status);
-	const solved =
-		given ??
-		solveAssignment(model.problem, {
-			seed,
-			moves,
-			onProgress: (progress) => onProgress?.(placeProgress(model, seed, progress))
-		});
+	const options = {
+		seed,
+		moves,
+		onProgress: (progress: SolveProgress) => onProgress?.(placeProgress(model, seed, progress))
+	};
+	const isLittle = home.schools.change === 'little';
+	const solved = isLittle
+		? solveChangingLittle(model, options)
+		: (given ?? solveAssignment(model.problem, options));
 	const grow =
-		home.schools.room === 'slack'
+		// What is to stay where it is does not make room for an empty place.
+		home.schools.room === 'slack' && !isLittle
 			? keepOneEmpty(model.problem, roomToGrow(model), solved, { seed, moves })
-			: { ...solved, kept: -1 };
+			: { ...solved, kept: isLittle ? emptyNook(model, solved.assignment) : -1 };
 	const proven = grow.objective - grow.bound <= Math.abs(grow.objective) * PROVEN;
 	const result = toResult(grow, proven ? 'optimal' : grow.stopped ? 'stopped' : 'bounded');
 	if (grow.stopped) return result;
@@ -128,6 +141,10 @@ export function placeHome(
 		wishPrices: wishPrices(home, toResult(solved, 'bounded'), moves)
 	};
 }
+
+/** The first place with room to grow that a plan leaves empty as it is; −1: none. */
+const emptyNook = (model: ZoneModel, plan: Assignment): number =>
+	roomToGrow(model).find((n) => !plan.includes(n)) ?? -1;
 
 /** Share of the moves that goes into what the wishes cost, all of them together. */
 const WISH_SHARE = 0.5;
@@ -165,44 +182,82 @@ export function readAssignment(
 ): { assignments: SavedAssignment[]; overflow: GroupId[] } {
 	const joined = new Map<string, SavedAssignment>();
 	const overflow = new Set<GroupId>();
-	model.parts.forEach(({ figures, share }, g) => {
+	model.parts.forEach(({ figures, portion, thingIds }, g) => {
 		const groupId = GroupId.parse(figures.groupId);
 		const place = model.places[assignment[g]!];
 		if (!place) return void overflow.add(groupId);
 		const key = `${groupId}/${place.nook.id}`;
-		const before = joined.get(key)?.share ?? 0;
+		const before = joined.get(key);
 		joined.set(key, {
 			groupId,
 			nookId: NookId.parse(place.nook.id),
-			share: Math.round((before + share) * 1e6) / 1e6
+			share: Math.min(1, Math.round(((before?.share ?? 0) + portion) * 1e6) / 1e6),
+			...(thingIds && {
+				thingIds: [...new Set([...(before?.thingIds ?? []), ...thingIds])].map((id) =>
+					ThingId.parse(id)
+				)
+			})
 		});
 	});
-	return { assignments: [...joined.values()], overflow: [...overflow] };
+	return {
+		// All of a group in one place is the group, whatever it could have been parted into.
+		assignments: [...joined.values()].map(({ thingIds, ...whole }) =>
+			thingIds && whole.share < 1 - 1e-6 ? { ...whole, thingIds } : whole
+		),
+		overflow: [...overflow]
+	};
 }
 
-/** Turns saved assignments back into nook indices; groups and nooks that are gone are left out. */
+/** How alike a part and what a saved row speaks of are, 0 to 1 by volume; next to nothing where either is all of it. */
+function likeness(part: Part, { thingIds }: SavedAssignment, all: ReadonlyMap<string, Thing>) {
+	if (!thingIds || !part.thingIds) return 1e-9;
+	const [own, said] = [new Set<string>(part.thingIds), new Set<string>(thingIds)];
+	const ml = (ids: readonly string[]) =>
+		ids.reduce((sum, id) => sum + (all.has(id) ? pieceVolumeMl(all.get(id)!) : 0), 0);
+	const both = ml([...own].filter((id) => said.has(id)));
+	return both / (ml([...new Set([...own, ...said])]) || 1);
+}
+
+/**
+ * Turns saved assignments back into nook indices; groups and nooks that are gone are left out. Each part goes to the
+ * row that speaks of most of it, while that row still has litres to give; then to one where no rule forbids it.
+ */
 export function writeAssignment(model: ZoneModel, saved: readonly SavedAssignment[]): Assignment {
 	const nookIndex = new Map(model.places.map((place, n) => [place.nook.id as string, n]));
-	const assignment = new Int32Array(model.parts.length).fill(-1);
-	const wanted = new Map<string, number[]>();
-	for (const { groupId, nookId, share } of saved) {
-		const n = nookIndex.get(nookId);
-		if (n === undefined) continue;
-		const count = Math.max(
-			1,
-			Math.round(share * model.parts.filter((p) => p.figures.groupId === groupId).length)
-		);
-		wanted.set(groupId, [...(wanted.get(groupId) ?? []), ...Array<number>(count).fill(n)]);
-	}
-	// A part takes the first nook that it may go to, so that a pinned one gets its own; what is left breaks a rule.
 	const N = model.places.length;
-	for (const mayBreak of [false, true])
-		model.parts.forEach(({ figures }, g) => {
-			if (assignment[g]! >= 0) return;
-			const waiting = wanted.get(figures.groupId) ?? [];
-			const at = waiting.findIndex((n) => mayBreak || !model.cells[g * N + n]!.hard);
-			if (at >= 0) [assignment[g]] = waiting.splice(at, 1) as [number];
-		});
+	const assignment = new Int32Array(model.parts.length).fill(-1);
+	const rows = new Map<string, { row: SavedAssignment; n: number; left: number }[]>();
+	for (const row of saved) {
+		const n = nookIndex.get(row.nookId);
+		if (n === undefined) continue;
+		rows.set(row.groupId, [...(rows.get(row.groupId) ?? []), { row, n, left: row.share }]);
+	}
+	for (const [groupId, own] of rows) {
+		const all = new Map<string, Thing>();
+		const parts = [...model.parts.keys()].filter(
+			(g) => model.parts[g]!.figures.groupId === groupId
+		);
+		for (const g of parts)
+			for (const thing of model.parts[g]!.figures.held) all.set(thing.id, thing);
+		const choices = parts.flatMap((g) =>
+			own.map((one) => ({
+				g,
+				one,
+				worth: likeness(model.parts[g]!, one.row, all),
+				isOpen: model.cells[g * N + one.n]!.hard ? 0 : 1
+			}))
+		);
+		choices.sort((a, b) => b.worth - a.worth || b.isOpen - a.isOpen || a.g - b.g);
+		// A row gives what it holds, and a little more: shares are rounded and stock changes.
+		for (const slack of [0.4, Infinity])
+			for (const { g, one } of choices) {
+				const { portion } = model.parts[g]!;
+				if (assignment[g]! >= 0 || one.left + slack * portion < portion - 1e-9) continue;
+				if (slack === Infinity && one.left <= 1e-6) continue;
+				assignment[g] = one.n;
+				one.left -= portion;
+			}
+	}
 	return assignment;
 }
 

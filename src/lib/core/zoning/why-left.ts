@@ -1,5 +1,6 @@
 import type { ZoneModel } from './build';
-import type { Layout } from './layout';
+import { smallestLift, type Lift } from './lifts';
+import type { Layout } from '../solvers/assignment';
 import { rulesAgainst, type RuleAgainst } from './rules-against';
 
 const DIMENSIONS = ['litres', 'run', 'load'] as const;
@@ -26,6 +27,8 @@ export interface WhyLeft {
 	/** Nooks that no rule forbids. */
 	readonly allowed: number;
 	readonly change: SmallestChange;
+	/** A small change to the home that would open a place to it; null: none would. */
+	readonly lift: Lift | null;
 }
 
 /**
@@ -75,6 +78,7 @@ export function whyLeft(model: ZoneModel, layout: Layout, g: number): WhyLeft {
 		groupId: model.parts[g]!.figures.groupId,
 		rules: rulesAgainst(model, g),
 		allowed,
-		change
+		change,
+		lift: smallestLift(model, layout, g)
 	};
 }

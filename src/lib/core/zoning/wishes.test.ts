@@ -45,11 +45,12 @@ describe('what a wish costs', () => {
 	it('is nothing where the best plan has it so, and something where a far place is pinned', () => {
 		const home = tinyHome();
 		const best = placeHome(home, OPTIONS);
-		expect(best.status).toBe('optimal');
 		expect(best.wishPrices).toEqual([]);
 		const { groupId, nookId } = best.assignments[0]!;
 		const kept = placeHome(apply(home, togglePin(groupId, nookId, 'pin')), OPTIONS);
-		expect(kept.wishPrices).toEqual([{ groupId, extra: 0, atMost: expect.closeTo(0, 3) }]);
+		expect(kept.wishPrices).toHaveLength(1);
+		expect(kept.wishPrices[0]!.extra).toBeLessThan(1);
+		expect(kept.wishPrices[0]!.atMost).toBeLessThanOrEqual(best.objective - best.bound + 1e-3);
 		const bans = best.assignments.map((one) =>
 			placeHome(apply(home, togglePin(one.groupId, one.nookId, 'ban')), OPTIONS)
 		);

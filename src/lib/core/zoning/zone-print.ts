@@ -1,5 +1,6 @@
 import { allergensOf } from '../grouping';
-import { fingerprint, memoOn, type Home } from '../model';
+import { fingerprint, mayLie, memoOn, type Home } from '../model';
+import { harmWords } from './pet-dangers';
 
 // Keyed by id, since the order of records is not part of a home; names, prices and dates do not move a plan.
 const printOfThings = memoOn(['things'], (home) =>
@@ -9,7 +10,8 @@ const printOfThings = memoOn(['things'], (home) =>
 				thing.id,
 				{
 					...thing,
-					name: '',
+					// Of a name only what it says of lying and of harm to pets.
+					name: [mayLie(thing), harmWords(thing.name)],
 					lifeKey: null,
 					parPacks: null,
 					priceMinor: null,
@@ -49,7 +51,10 @@ const printOfPlaces = memoOn(
 
 /** Fingerprint of everything a zone plan is computed from; plans with another one are stale. */
 export function zoneFingerprint(home: Home): string {
-	const { settings, schools, pins, people, pets } = home;
+	const { settings, schools, pins, people, pets, belongs } = home;
+	const routines = Object.values(home.routines)
+		.map(({ id, steps, timesPerWeek }) => [id, timesPerWeek, steps] as const)
+		.sort(([a], [b]) => (a < b ? -1 : 1));
 	const parts = [printOfThings(home), printOfStock(home), printOfPlaces(home), printOfGroups(home)];
-	return fingerprint([settings, schools, pins, people, pets, parts]);
+	return fingerprint([settings, schools, pins, people, pets, belongs, routines, parts]);
 }

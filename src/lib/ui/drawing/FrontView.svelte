@@ -6,7 +6,7 @@
 	import CabinetTabs from './CabinetTabs.svelte';
 	import FoundPlaces from './FoundPlaces.svelte';
 	import HeightRule from './HeightRule.svelte';
-	import { fits, frontGeometry, type NookBox } from './front-geometry';
+	import { fits, frontGeometry, hiddenTopMm, type NookBox } from './front-geometry';
 	import FrontNook, { type NookNote } from './FrontNook.svelte';
 	import { WindowRoom } from './window-room.svelte';
 	import { Zoom } from './zoom.svelte';
@@ -76,7 +76,7 @@
 	const RIGHT = $derived(person ? PAD + 120 : PAD);
 	const wide = $derived(view.lengthMm + LEFT + RIGHT);
 	/** Room above the wall, mm, and below its floor, px: sizes, and the tabs of the cabinets. */
-	const ABOVE_MM = 60;
+	const ABOVE_MM = $derived(60 + Math.max(0, hiddenTopMm(home, run, hidden ?? []) - view.heightMm));
 	const TABS_PX = matchMedia('(pointer: coarse)').matches ? 46 : 26;
 	const footPx = $derived(tabs ? 40 + TABS_PX : 34);
 	/** px a mm when the whole drawing shows, and as it is zoomed. */

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '$lib/data/demo';
 import { bareKitchen, NOW } from '$lib/core/fixtures/tiny-home';
-import { fitWords, frontGeometry, nookWords } from './front-geometry';
+import { findHidden } from '$lib/core/survey';
+import { fitWords, frontGeometry, hiddenTopMm, nookWords } from './front-geometry';
 
 const demo = demoHome(NOW);
 
@@ -15,7 +16,7 @@ describe('the front view', () => {
 				expect(box.y, box.nook.name).toBeGreaterThanOrEqual(0);
 				expect(box.y + box.h, box.nook.name).toBeLessThanOrEqual(view.heightMm);
 				const { widthMm, heightMm } = box.nook.inside;
-				if (box.nook.kind !== 'door' && widthMm) expect(box.w).toBe(Math.max(60, widthMm));
+				if (!box.nook.kind.endsWith('door') && widthMm) expect(box.w).toBe(Math.max(60, widthMm));
 				if (heightMm) expect(box.h).toBe(Math.max(60, heightMm));
 			}
 		}
@@ -51,5 +52,23 @@ describe('words on the drawing', () => {
 		const box = view.nooks.find((b) => b.nook.name === 'Over the sink, middle shelf')!;
 		expect(nookWords(box, 2000, 20)).toBe('Over the sink, middle shelf');
 		expect(nookWords(box, 160, 20)).toBe('Middle shelf');
+	});
+});
+
+describe('what the finder would add', () => {
+	it('reaches above the wall only where a place on top does', () => {
+		const run = demo.runs['lamp-south']!;
+		const tops = findHidden(demo).filter(({ kind }) => kind === 'cabinet-top');
+		const over = hiddenTopMm(demo, run, tops);
+		const rack = demo.cabinets['lamprack']!;
+		expect(over).toBeGreaterThan(rack.baseMm + rack.heightMm);
+		expect(hiddenTopMm(demo, run, [])).toBe(0);
+	});
+	it('draws a fridge’s racks over its shelves, at the hinge side', () => {
+		const view = frontGeometry(demo, demo.runs['north']!);
+		const racks = view.nooks.filter(({ nook }) => nook.kind === 'fridge-door');
+		expect(racks.length).toBe(2);
+		for (const { x, w, cabinet } of racks)
+			expect(x + w).toBeLessThanOrEqual(cabinet.offsetMm + cabinet.widthMm);
 	});
 });

@@ -1,5 +1,5 @@
 import type { Cabinet, Home, Nook, Run } from '$lib/core/model';
-import { runAxes } from '$lib/core/survey';
+import { runAxes, type HiddenPlace } from '$lib/core/survey';
 
 export interface NookBox {
 	readonly nook: Nook;
@@ -21,10 +21,23 @@ export interface FrontGeometry {
 	readonly nooks: readonly NookBox[];
 }
 
+/** Highest point of what the finder of hidden places would add to a run, mm above the floor; 0: nothing. */
+export const hiddenTopMm = (
+	{ cabinets }: Pick<Home, 'cabinets'>,
+	run: Pick<Run, 'id'>,
+	hidden: readonly HiddenPlace[]
+): number =>
+	hidden.reduce((top, { make }) => {
+		const cabinet = make.as === 'nook' ? cabinets[make.cabinetId] : undefined;
+		if (make.as !== 'nook' || cabinet?.runId !== run.id) return top;
+		return Math.max(top, cabinet.baseMm + make.nook.at.zMm + make.nook.inside.heightMm);
+	}, 0);
+
 const HEADROOM_MM = 120;
 const LEAST_MM = 60;
-/** Kinds that a door rack of the same cabinet lies over. */
-const RACKED: ReadonlySet<Nook['kind']> = new Set(['shelf', 'undersink']);
+/** Racks on a door, and the kinds that they lie over when it is shut. */
+const RACKS: ReadonlySet<Nook['kind']> = new Set(['door', 'fridge-door']);
+const RACKED: ReadonlySet<Nook['kind']> = new Set(['shelf', 'undersink', 'fridge-shelf']);
 
 /** Lays out the front view of a run: cabinets and nooks in mm, the floor at the bottom. */
 export function frontGeometry(home: Pick<Home, 'cabinets' | 'nooks'>, run: Run): FrontGeometry {
@@ -41,13 +54,13 @@ export function frontGeometry(home: Pick<Home, 'cabinets' | 'nooks'>, run: Run):
 	const heightMm = Math.max(1400, ...cabinets.map(top)) + HEADROOM_MM;
 	const lengthMm = Math.max(runAxes(run).lengthMm, ...cabinets.map((c) => c.offsetMm + c.widthMm));
 	const hasRack = (cabinet: Cabinet) =>
-		nooks.some((nook) => nook.cabinetId === cabinet.id && nook.kind === 'door');
+		nooks.some((nook) => nook.cabinetId === cabinet.id && RACKS.has(nook.kind));
 	const boxes = cabinets.flatMap((cabinet) =>
 		nooks
 			.filter((nook) => nook.cabinetId === cabinet.id)
 			.map((nook): NookBox => {
 				const { widthMm, heightMm: high, depthMm } = nook.inside;
-				const door = nook.kind === 'door';
+				const door = RACKS.has(nook.kind);
 				const w = Math.max(
 					LEAST_MM,
 					door ? cabinet.widthMm * 0.3 : (widthMm ?? cabinet.widthMm / 2)
@@ -70,7 +83,7 @@ export function frontGeometry(home: Pick<Home, 'cabinets' | 'nooks'>, run: Run):
 	// Large ones first, so that a door rack lies over its shelf and can be reached.
 	boxes.sort(
 		(a, b) =>
-			Number(a.nook.kind === 'door') - Number(b.nook.kind === 'door') || b.w * b.h - a.w * a.h
+			Number(RACKS.has(a.nook.kind)) - Number(RACKS.has(b.nook.kind)) || b.w * b.h - a.w * a.h
 	);
 	return {
 		lengthMm,

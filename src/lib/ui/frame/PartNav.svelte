@@ -23,6 +23,20 @@
 		});
 		return () => cancelAnimationFrame(frame);
 	});
+	/** Room that the hint of more tabs takes at an edge, px. */
+	const EDGE_PX = 24;
+	$effect(() => {
+		// A count that comes in later may push the part at hand over the edge: then, and only then, it is brought back.
+		void parts.map(({ count }) => count).join();
+		const frame = requestAnimationFrame(() => {
+			const current = nav?.querySelector<HTMLElement>('[aria-current]');
+			if (!nav || !current) return;
+			const over =
+				current.offsetLeft + current.offsetWidth + EDGE_PX - (nav.scrollLeft + nav.clientWidth);
+			if (over > 0) nav.scrollLeft += over;
+		});
+		return () => cancelAnimationFrame(frame);
+	});
 </script>
 
 <div class="edge no-print">

@@ -2,7 +2,8 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { AGE_BANDS } from '$lib/core/model';
-	import { byAge } from '$lib/core/survey';
+	import { byAge, SEATED } from '$lib/core/survey';
+	import { PET_KINDS } from '$lib/core/zoning';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import CheckField from '$lib/ui/forms/CheckField.svelte';
@@ -85,6 +86,37 @@
 					})}
 			/>
 			<CheckField
+				label="Sits (wheelchair or stool)"
+				checked={person.limits.seated !== null}
+				onchange={(on) =>
+					store.run(`seat of ${person.name}`, 'changePerson', person.id, {
+						limits: { seated: on ? { ...SEATED } : null }
+					})}
+			/>
+			{#if person.limits.seated}
+				{@const seated = person.limits.seated}
+				<div class="grid grid-cols-2 gap-2">
+					<LengthField
+						label="Lowest reach of {person.name}"
+						units={home.units}
+						valueMm={seated.lowMm}
+						onchange={(lowMm) =>
+							store.run(`reach of ${person.name}`, 'changePerson', person.id, {
+								limits: { seated: { ...seated, lowMm } }
+							})}
+					/>
+					<LengthField
+						label="Highest reach of {person.name}"
+						units={home.units}
+						valueMm={seated.highMm}
+						onchange={(highMm) =>
+							store.run(`reach of ${person.name}`, 'changePerson', person.id, {
+								limits: { seated: { ...seated, highMm } }
+							})}
+					/>
+				</div>
+			{/if}
+			<CheckField
 				label="Only visits"
 				checked={person.visits}
 				onchange={(on) =>
@@ -137,8 +169,19 @@
 		</details>
 	{/each}
 	{#each Object.values(home.pets) as entry (entry.id)}
-		<p class="rule-top flex items-center justify-between py-1">
-			<span><b>{entry.name}</b>, pet</span><button
+		<p class="rule-top flex flex-wrap items-center justify-between gap-x-2 py-1">
+			<label class="flex min-w-0 flex-wrap items-center gap-2"
+				><b>{entry.name}</b><select
+					class="select w-auto"
+					aria-label="Kind of {entry.name}"
+					value={PET_KINDS.find((kind) => entry.kind.toLowerCase().includes(kind)) ?? 'pet'}
+					onchange={(event) =>
+						store.run(`kind of ${entry.name}`, 'changePet', entry.id, event.currentTarget.value)}
+					>{#each PET_KINDS as kind (kind)}<option>{kind}</option>{/each}<option value="pet"
+						>another kind</option
+					></select
+				></label
+			><button
 				class="btn btn-ghost"
 				onclick={() => store.run(`remove ${entry.name}`, 'removePet', entry.id)}
 				><Trash2 size={18} />Remove {entry.name}</button

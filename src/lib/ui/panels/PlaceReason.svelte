@@ -3,17 +3,16 @@
 	import Ban from '@lucide/svelte/icons/ban';
 	import Hand from '@lucide/svelte/icons/hand';
 	import Pin from '@lucide/svelte/icons/pin';
-	import { groupChanges } from '$lib/core/grouping';
 	import type { Home } from '$lib/core/model';
 	import {
 		explainParts,
 		partsAt,
 		placesOfLots,
 		spotsOf,
-		whyOutOfPlace,
-		type Layout,
+		belongsIn,
 		type ZoneModel
 	} from '$lib/core/zoning';
+	import { type Layout } from '$lib/core/solvers/assignment';
 	import { BAND_WORDS } from '$lib/messages/survey';
 	import { notesText, ruledOutText, softText, tellingRules } from '$lib/messages/zoning';
 	import TagChip from '../drawing/TagChip.svelte';
@@ -37,21 +36,12 @@
 	const nookName = (id: string) => home.nooks[id]?.name ?? '';
 	/** Why its kinds would stand better elsewhere; empty: they stand well here. */
 	const stray = $derived.by(() => {
-		const figures = model.parts.find((part) => part.figures.groupId === groupId)?.figures;
+		const [g = -1] = partsAt(model, layout, groupId, nookId);
+		const figures = model.parts[g]?.figures;
 		const place = model.places.find(({ nook }) => nook.id === nookId);
-		return figures && place ? whyOutOfPlace(figures, spotsOf(home, place)) : '';
+		return figures && place ? belongsIn(home).why(figures, spotsOf(home, place)) : '';
 	});
 	const ruledOut = $derived(reason ? tellingRules(reason.ruledOut) : []);
-	/** A group of its own that Sort proposes for a thing that takes places from this one. */
-	const apart = $derived.by(() => {
-		const thingId = ruledOut.find((rule) => rule.thingId)?.thingId;
-		return thingId
-			? groupChanges(home).find(
-					(change) =>
-						change.groupId === null && change.moves.some((move) => move.thingId === thingId)
-				)
-			: undefined;
-	});
 </script>
 
 <div class="mb-2 flex min-h-11 items-center"><TagChip {group} /></div>
@@ -83,6 +73,8 @@
 			<dd>{wholeText(reason.parts.habit)}</dd>{/if}
 		{#if Math.abs(reason.parts.partners) > 0.5}<dt>way to what it is used with</dt>
 			<dd>{wholeText(reason.parts.partners)}</dd>{/if}
+		{#if reason.parts.mixing > 0.5}<dt>other kinds of things stand here too</dt>
+			<dd>{wholeText(reason.parts.mixing)}</dd>{/if}
 		<dt class="sum">effort a week, in metres</dt>
 		<dd class="sum">{wholeText(reason.cost)}</dd>
 	</dl>
@@ -113,13 +105,6 @@
 				<li>{ruledOutText(rule, model.places.length, home)}</li>
 			{/each}
 		</ul>
-	{/if}
-	{#if apart}
-		<p>
-			<a class="underline" href="/home/{home.id}/sort/proposal"
-				>Sort suggests splitting it off as {apart.name}</a
-			>.
-		</p>
 	{/if}
 {:else}
 	<p class="mb-2">

@@ -1,10 +1,19 @@
 <script lang="ts">
 	import type { PlaceDesk } from '$lib/state/place-desk.svelte';
 	import { countText } from '$lib/messages/numbers';
-	import { brokenText, reviewText, ruledOutText, smallestChangeText } from '$lib/messages/zoning';
+	import {
+		brokenText,
+		liftAct,
+		liftText,
+		reviewText,
+		ruledOutText,
+		smallestChangeText
+	} from '$lib/messages/zoning';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
 	import PlaceReason from '$lib/ui/panels/PlaceReason.svelte';
+	import HelpMost from './HelpMost.svelte';
 	import SchoolChoice from './SchoolChoice.svelte';
+	import WhereKindsBelong from './WhereKindsBelong.svelte';
 	import WholeWeek from './WholeWeek.svelte';
 	import WishList from './WishList.svelte';
 
@@ -71,6 +80,14 @@
 						><TagChip {group} /></button
 					>
 					<p class="text-sm">{smallestChangeText(why.change, home)}</p>
+					{#if why.lift}
+						{@const lift = why.lift}
+						<p class="text-sm">{liftText(lift, home)}</p>
+						{#if lift.code !== 'unmeasured'}<button
+								class="btn btn-sm my-1"
+								onclick={() => desk.lift(lift)}>{liftAct(lift)}</button
+							>{/if}
+					{/if}
 					{#if why.rules[0]}<p class="soft text-sm">
 							{ruledOutText(why.rules[0], desk.model.places.length, home)}
 						</p>{/if}
@@ -91,4 +108,6 @@
 {:else if desk.plan}
 	<p class="soft" role="status">Working out the figures …</p>
 {/if}
+{#if desk.plan}<HelpMost {desk} />{/if}
 <SchoolChoice />
+<WhereKindsBelong />

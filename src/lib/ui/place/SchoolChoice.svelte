@@ -26,9 +26,9 @@
 			class="select"
 			value={home.schools.change}
 			onchange={(e) => school('change', e.currentTarget.value as 'little')}
-			><option value="little">as little as possible</option><option value="scratch"
-				>everything, if it is better</option
-			></select
+			><option value="little">as little as possible: a quarter at most</option><option value="some"
+				>what pays back within a month</option
+			><option value="scratch">everything, if it is better</option></select
 		></label
 	>
 	<label

@@ -30,12 +30,13 @@
 		];
 	};
 	const wordOf = (band: string) =>
-		band === 'never' ? 'out of reach: may not climb' : BAND_WORDS[band as keyof typeof BAND_WORDS];
+		band === 'never' ? 'out of reach' : BAND_WORDS[band as keyof typeof BAND_WORDS];
 </script>
 
 {#if person}
 	<h2 class="mb-2">What each can reach</h2>
-	<div class="overflow-x-auto">
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+	<div class="overflow-x-auto" role="region" aria-label="Reach of everybody" tabindex="0">
 		<svg
 			width={(people.length * PITCH + 300) * SCALE}
 			height={(TOP + 320) * SCALE}

@@ -23,7 +23,8 @@
 {/snippet}
 
 {#if totals.whole.nooks}
-	<div class="overflow-x-auto">
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+	<div class="overflow-x-auto" role="region" aria-label="Usable space" tabindex="0">
 		<table>
 			<caption class="sr-only">Usable space of this home</caption>
 			<thead>

@@ -8,6 +8,7 @@
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import { PlaceDesk } from '$lib/state/place-desk.svelte';
+	import { createHelpClient } from '$lib/workers/help.client';
 	import { createPlaceClient } from '$lib/workers/place.client';
 	import { dragging } from '$lib/ui/drawing/drag';
 	import FrontView from '$lib/ui/drawing/FrontView.svelte';
@@ -21,6 +22,7 @@
 	const desk = new PlaceDesk({
 		store: getStore,
 		runner: createPlaceClient(),
+		helper: createHelpClient(),
 		newId,
 		now,
 		say: (words) => void toast.warning(words)

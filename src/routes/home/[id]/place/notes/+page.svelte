@@ -2,8 +2,8 @@
 	import Printer from '@lucide/svelte/icons/printer';
 	import type { Group } from '$lib/core/model';
 	import { nooksInOrder } from '$lib/core/survey';
-	import { placesOfLots } from '$lib/core/zoning';
-	import { notesText } from '$lib/messages/zoning';
+	import { placesOfLots, reviewPlan } from '$lib/core/zoning';
+	import { notesText, reviewText } from '$lib/messages/zoning';
 	import { dateText } from '$lib/messages/clearing';
 	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
@@ -40,6 +40,7 @@
 	const NAMED = 5;
 	const thingsIn = (groupId: string, nookId: string) =>
 		notesText(placesOfLots(home, groupId, plan?.assignments ?? []), nookId, NAMED);
+	const objections = $derived(plan ? reviewPlan(home, { assignments: [...plan.assignments] }) : []);
 	const isLearning = $derived(!!plan?.learnUntil && plan.learnUntil >= today());
 </script>
 
@@ -102,6 +103,20 @@
 				{/each}
 			</section>
 		{/each}
+		{#if objections.length}
+			<section class="cabinet" aria-label="To look at again">
+				<h2>To look at again</h2>
+				<p class="soft">What an organizer would question in this plan, and why.</p>
+				<ul>
+					{#each objections as objection, i (i)}
+						<li class="shelf">
+							<b>{home.nooks[objection.nookId]?.name}</b>
+							<span>{reviewText(objection, home)}</span>
+						</li>
+					{/each}
+				</ul>
+			</section>
+		{/if}
 	{/if}
 </Bench>
 

@@ -74,7 +74,8 @@
 		the other belong close together; Proposed makes them partners, and Place keeps partners near.
 	</p>
 	{#if routines.length}
-		<div class="overflow-x-auto">
+		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+		<div class="overflow-x-auto" role="region" aria-label="Steps" tabindex="0">
 			<table class="w-full max-w-3xl" aria-label="Routines">
 				<thead>
 					<tr class="soft text-left text-sm">

@@ -1,5 +1,6 @@
 import { branchAndBound, DEFAULT_BRANCH } from './branch';
 import { AssignmentProgram, type IntegerSolver } from './integer-program';
+import { searchAssignment } from './search';
 import { objectiveOf, violations, type Assignment, type AssignmentProblem } from './problem';
 
 export interface ProveOptions {
@@ -8,6 +9,8 @@ export interface ProveOptions {
 	readonly seconds: number;
 	/** Work of the own tree before it, in cells of knapsack tables: its root closes most places. */
 	readonly treeWork: number;
+	/** Moves of a search before it, from the known plan: where nothing can be proven something may yet be found; 0: none. */
+	readonly searchMoves: number;
 	/** A program with more columns is not begun: it would fill the memory and not end. */
 	readonly maxColumns: number;
 	/** Nooks of which one stays empty; none: no such wish. */
@@ -17,6 +20,7 @@ export interface ProveOptions {
 export const DEFAULT_PROVE = {
 	seconds: 30,
 	treeWork: 20_000_000,
+	searchMoves: 0,
 	maxColumns: 40_000,
 	oneEmpty: []
 } as const;
@@ -34,6 +38,24 @@ export interface ProveResult {
 /** Relative room for the rounding of a general solver: what it calls its bound is taken so much lower. */
 const TRUST = 1e-6;
 
+/** Seed and restarts of the search before a proof. */
+const BETTER = { seed: 17, restarts: 4 };
+
+/** Looks long for a plan better than the known one; of the nooks that are to keep one empty, the first empty one stays so. */
+function bettered(
+	problem: AssignmentProblem,
+	start: Assignment,
+	moves: number,
+	oneEmpty: readonly number[]
+): Assignment {
+	const { G, N } = problem;
+	const empty = oneEmpty.find((n) => !start.includes(n));
+	const only = new Uint8Array(G * N).fill(1);
+	if (empty !== undefined) for (let g = 0; g < G; g++) only[g * N + empty] = 0;
+	const found = searchAssignment(problem, { ...BETTER, moves, start, only });
+	return found.objective < objectiveOf(problem, start) - 1e-9 ? found.assignment : start;
+}
+
 /**
  * Proves that a plan is the best, or finds a better one. The own bounds close every place that no better plan can use;
  * what is left, most often a tenth, goes to a general solver of integer programs with the pairs made linear. Its answer
@@ -42,14 +64,16 @@ const TRUST = 1e-6;
 export function proveAssignment(
 	problem: AssignmentProblem,
 	known: { readonly assignment: Assignment; readonly bound: number },
-	{ solver, seconds, treeWork, maxColumns, oneEmpty, onBound }: ProveOptions
+	{ solver, seconds, treeWork, searchMoves, maxColumns, oneEmpty, onBound }: ProveOptions
 ): ProveResult {
 	const { N } = problem;
 	const isKept = (plan: Assignment) => !oneEmpty.length || oneEmpty.some((n) => !plan.includes(n));
 	const root = branchAndBound(problem, {
 		...DEFAULT_BRANCH,
 		work: treeWork,
-		start: known.assignment,
+		start: searchMoves
+			? bettered(problem, known.assignment, searchMoves, oneEmpty)
+			: known.assignment,
 		accepts: isKept
 	});
 	const { assignment: best, objective: least } = root;

@@ -75,8 +75,8 @@ export class AssignmentProgram {
 	private readonly at: Int32Array;
 	/** Columns of pairs: both ends in their nooks (N is overflow). */
 	private readonly ends: { column: number; p: number; n: number; m: number }[] = [];
-	/** Columns that say that a nook is empty. */
-	private readonly emptied: { column: number; n: number }[] = [];
+	/** Columns that follow from where the parts stand, with how. */
+	private readonly derived: { column: number; of: (plan: Assignment) => number }[] = [];
 
 	/**
 	 * Each part once, capacities, conflicts. A pair that costs by distance gets one column for each two open places of
@@ -92,6 +92,7 @@ export class AssignmentProgram {
 		const cost: number[] = [];
 		const whole: number[] = [];
 		const rows = new Rows();
+		const empties: number[] = [];
 		const column = (price: number, isWhole: boolean) => {
 			whole.push(Number(isWhole));
 			return cost.push(price) - 1;
@@ -112,20 +113,23 @@ export class AssignmentProgram {
 			const here = Array.from({ length: G }, (_, g) => g).filter((g) => this.columnOf(g, n) >= 0);
 			for (let k = 0; k < K; k++) this.addCapacity(rows, here, n, k);
 			this.addConflicts(rows, here, n);
+			this.addMixing(rows, here, n, column);
 			if (oneEmpty.includes(n)) {
 				const empty = column(0, true);
-				this.emptied.push({ column: empty, n });
+				empties.push(empty);
+				this.derived.push({ column: empty, of: (plan) => Number(!plan.includes(n)) });
 				rows.add(-Infinity, here.length, [
 					[empty, here.length],
 					...here.map((g) => [this.columnOf(g, n), 1] as const)
 				]);
 			}
 		}
-		if (this.emptied.length)
+		this.addApart(rows);
+		if (empties.length)
 			rows.add(
 				1,
 				Infinity,
-				this.emptied.map(({ column: empty }) => [empty, 1])
+				empties.map((empty) => [empty, 1])
 			);
 		pairs.forEach((_, p) => this.addPair(rows, p, column));
 		this.program = { cost: Float64Array.from(cost), whole: Uint8Array.from(whole), ...rows.done() };
@@ -163,6 +167,79 @@ export class AssignmentProgram {
 						[this.columnOf(g, n), 1],
 						[this.columnOf(h, n), 1]
 					]);
+		});
+	}
+
+	/** Two parts that may not stand in one zone: at most one of them in each. */
+	private addApart(rows: Rows): void {
+		const { G, N, apart } = this.problem;
+		if (!apart) return;
+		const { zone, kinds, conflicts } = apart;
+		for (let g = 0; g < G; g++)
+			for (let h = g + 1; h < G; h++) {
+				if (!((kinds[g]! & conflicts[h]!) | (kinds[h]! & conflicts[g]!))) continue;
+				for (const z of new Set(zone)) {
+					const columns = [g, h].flatMap((part) =>
+						Array.from({ length: N }, (_, n) => n)
+							.filter((n) => zone[n] === z && this.columnOf(part, n) >= 0)
+							.map((n) => [this.columnOf(part, n), 1] as const)
+					);
+					if (columns.length > 1) rows.add(-Infinity, 1, columns);
+				}
+			}
+	}
+
+	/** A column a family that may stand in the nook, one for each two that cost something together, one for the crowd. */
+	private addMixing(
+		rows: Rows,
+		here: readonly number[],
+		n: number,
+		column: (price: number, isWhole: boolean) => number
+	): void {
+		const { mixing } = this.problem;
+		if (!mixing) return;
+		const { F, family, price, crowdFrom, crowdPrice } = mixing;
+		const derive = (cost: number, of: (plan: Assignment) => number) => {
+			const at = column(cost, false);
+			this.derived.push({ column: at, of });
+			return at;
+		};
+		const count = (plan: Assignment) => plan.reduce((sum, m) => sum + Number(m === n), 0);
+		// Columns end at 1: the crowd is counted in shares of the most that it can be.
+		const most = here.length - crowdFrom[n]!;
+		if (crowdPrice > 0 && most > 0) {
+			const over = (plan: Assignment) => Math.max(0, count(plan) - crowdFrom[n]!) / most;
+			rows.add(-Infinity, crowdFrom[n]!, [
+				[derive(crowdPrice * most, over), -most],
+				...here.map((g) => [this.columnOf(g, n), 1] as const)
+			]);
+		}
+		const families = [...new Set(here.map((g) => family[g]!))].sort((a, b) => a - b);
+		const holds = (plan: Assignment, f: number) =>
+			Number(plan.some((m, g) => m === n && family[g] === f));
+		const columns = new Map(
+			families.map((f) => {
+				const own = here.filter((g) => family[g] === f);
+				if (own.length === 1) return [f, this.columnOf(own[0]!, n)] as const;
+				const at = derive(0, (plan) => holds(plan, f));
+				for (const g of own)
+					rows.add(-Infinity, 0, [
+						[this.columnOf(g, n), 1],
+						[at, -1]
+					]);
+				return [f, at] as const;
+			})
+		);
+		families.forEach((one, i) => {
+			for (const two of families.slice(i + 1)) {
+				const cost = price[one * F + two]!;
+				if (cost <= 0) continue;
+				rows.add(-Infinity, 1, [
+					[columns.get(one)!, 1],
+					[columns.get(two)!, 1],
+					[derive(cost, (plan) => holds(plan, one) * holds(plan, two)), -1]
+				]);
+			}
 		});
 	}
 
@@ -225,7 +302,7 @@ export class AssignmentProgram {
 		});
 		for (const { column, p, n, m } of this.ends)
 			values[column] = Number(place(pairs[p]!.a) === n && place(pairs[p]!.b) === m);
-		for (const { column, n } of this.emptied) values[column] = Number(!assignment.includes(n));
+		for (const { column, of } of this.derived) values[column] = of(assignment);
 		return values;
 	}
 

@@ -19,6 +19,32 @@ export interface AssignmentProblem {
 	/** Bits of what a part is, and of what may not stand in the same nook with it. */
 	readonly kinds: Uint8Array;
 	readonly conflicts: Uint8Array;
+	/** What may not stand in one cabinet, on whatever shelf; null: no such rule. */
+	readonly apart: Apart | null;
+	/** What it costs that unlike parts share a nook; null: nothing. */
+	readonly mixing: Mixing | null;
+}
+
+/** As `kinds` and `conflicts`, but for all nooks of one zone together. */
+export interface Apart {
+	/** N: the zone of each nook, from 0 without gaps. */
+	readonly zone: Int32Array;
+	/** G each. */
+	readonly kinds: Uint8Array;
+	readonly conflicts: Uint8Array;
+}
+
+/** Families of parts, and what it costs that they meet: a nook of one family costs nothing, whatever it holds of it. */
+export interface Mixing {
+	/** Number of families. */
+	readonly F: number;
+	/** G: the family of each part, below F. */
+	readonly family: Uint8Array;
+	/** F × F, symmetric, none below 0, 0 on the diagonal: charged once for each nook in which two families meet. */
+	readonly price: Float64Array;
+	/** N: parts that a nook holds without a crowd; each one more costs `crowdPrice`. */
+	readonly crowdFrom: Uint8Array;
+	readonly crowdPrice: number;
 }
 
 export interface Pair {
@@ -51,6 +77,33 @@ export function objectiveOf(problem: AssignmentProblem, assignment: Assignment):
 		if (n < 0 || m < 0) continue;
 		sum += n === m ? together : near * distance[n * N + m]!;
 	}
+	return sum + mixingOf(problem, assignment);
+}
+
+/**
+ * Sums what the families that meet in one nook, and crowds, cost in an assignment; parts without a nook (−1, or N and
+ * above) count nowhere. More parts never cost less. Costs O(G + N × F²).
+ */
+export function mixingOf({ G, N, mixing }: AssignmentProblem, assignment: Assignment): number {
+	if (!mixing) return 0;
+	const { F, family, price, crowdFrom, crowdPrice } = mixing;
+	const isHere = new Uint8Array(N * F);
+	const held = new Int32Array(N);
+	for (let g = 0; g < G; g++) {
+		const n = assignment[g]!;
+		if (n < 0 || n >= N) continue;
+		isHere[n * F + family[g]!] = 1;
+		held[n]!++;
+	}
+	let sum = 0;
+	for (let n = 0; n < N; n++) {
+		if (held[n]! < 2) continue;
+		sum += crowdPrice * Math.max(0, held[n]! - crowdFrom[n]!);
+		for (let one = 0; one < F; one++) {
+			if (!isHere[n * F + one]) continue;
+			for (let two = one + 1; two < F; two++) if (isHere[n * F + two]) sum += price[one * F + two]!;
+		}
+	}
 	return sum;
 }
 
@@ -62,7 +115,9 @@ export type Violation =
 			readonly dimension: number;
 			readonly over: number;
 	  }
-	| { readonly code: 'conflict'; readonly nook: number };
+	| { readonly code: 'conflict'; readonly nook: number }
+	/** Parts that may not stand in one zone; `nook` is the first of it that holds one. */
+	| { readonly code: 'apart'; readonly nook: number };
 
 /** Lists every hard rule an assignment breaks; empty for a plan that may be proposed. */
 export function violations(problem: AssignmentProblem, assignment: Assignment): Violation[] {
@@ -90,5 +145,20 @@ export function violations(problem: AssignmentProblem, assignment: Assignment): 
 			}
 		if (present & refused) found.push({ code: 'conflict', nook: n });
 	}
+	if (problem.apart) found.push(...zoneFaults(problem.apart, assignment));
 	return found;
+}
+
+function zoneFaults({ zone, kinds, conflicts }: Apart, assignment: Assignment): Violation[] {
+	const zones = new Map<number, { nook: number; present: number; refused: number }>();
+	assignment.forEach((n, g) => {
+		if (n < 0 || !(kinds[g]! | conflicts[g]!)) return;
+		const at = zones.get(zone[n]!) ?? { nook: n, present: 0, refused: 0 };
+		at.present |= kinds[g]!;
+		at.refused |= conflicts[g]!;
+		zones.set(zone[n]!, at);
+	});
+	return [...zones.values()]
+		.filter(({ present, refused }) => present & refused)
+		.map(({ nook }) => ({ code: 'apart', nook }));
 }

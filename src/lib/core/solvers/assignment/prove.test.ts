@@ -1,14 +1,10 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { loadIntegerSolver } from '../../workers/integer-solver';
-import { apply, NOW, tinyHome } from '../fixtures/tiny-home';
+import { loadIntegerSolver } from '../../../workers/integer-solver';
 import { bruteForce, problemArb } from './assignment.arb';
-import { adoptPlan, movePart } from './edits';
 import { AssignmentProgram, type IntegerSolver } from './integer-program';
 import { objectiveOf, violations, type AssignmentProblem } from './problem';
 import { DEFAULT_PROVE, proveAssignment } from './prove';
-import { noteProof, provePlan } from './prove-plan';
-import { placeHome, toZonePlan } from './solve';
 
 let solver: IntegerSolver;
 beforeAll(async () => void (solver = await loadIntegerSolver()));
@@ -104,7 +100,9 @@ describe('proving a plan', () => {
 		pairs: [0, 1, 2, 3, 4].map((a) => ({ a, b: a + 1, near: 3, together: 0 })),
 		distance: Float64Array.from({ length: 16 }, (_, i) => Math.abs((i >> 2) - (i & 3)) * 5),
 		kinds: new Uint8Array(6),
-		conflicts: new Uint8Array(6)
+		conflicts: new Uint8Array(6),
+		apart: null,
+		mixing: null
 	};
 	const known = { assignment: nowhere(knot), bound: -Infinity };
 	const optimum = bruteForce(knot);
@@ -142,43 +140,5 @@ describe('proving a plan', () => {
 		expect(violations(knot, found.assignment)).toEqual([]);
 		expect(objectiveOf(knot, found.assignment)).toBeCloseTo(found.objective, 9);
 		expect(found.bound).toBeLessThanOrEqual(optimum + 1e-9);
-	});
-});
-
-describe('the proof of a home’s plan', () => {
-	const home = tinyHome();
-	const plan = toZonePlan(placeHome(home, { seed: 1, moves: 4000 }), 'p', 'Plan', NOW);
-	const planned = apply(home, adoptPlan(plan));
-	const prove = (of: typeof planned) => provePlan(of, of.zonePlans['p']!, { solver, seconds: 10 });
-	it('says that the best plan is the best, and writes that down', () => {
-		const proof = prove(planned);
-		expect(proof).toMatchObject({ status: 'proven', saved: 0 });
-		const noted = apply(planned, noteProof('p', proof)).zonePlans['p']!;
-		expect(noted.bound).toBeCloseTo(noted.objective, 2);
-		expect(noted.assignments).toEqual(plan.assignments);
-	});
-	it('finds the way back from a move by hand', () => {
-		const { groupId, nookId } = plan.assignments[0]!;
-		const worse = Object.keys(home.nooks)
-			.map((other) => apply(planned, movePart(groupId, nookId, other)))
-			.find((moved) => {
-				const proof = prove(moved);
-				return 'saved' in proof && proof.saved > 1;
-			})!;
-		const proof = prove(worse);
-		const back = apply(worse, noteProof('p', proof)).zonePlans['p']!;
-		expect(back.objective).toBeCloseTo(plan.objective, 6);
-		expect(back.assignments.find((each) => each.groupId === groupId)!.nookId).toBe(nookId);
-	});
-	it('proves nothing of a stale plan or of one that breaks a rule', () => {
-		const stale = apply(planned, (draft) => void (draft.settings.effort.walkPerM += 1));
-		expect(prove(stale)).toEqual({ status: 'stale' });
-		expect(apply(stale, noteProof('p', { status: 'stale' }))).toEqual(stale);
-		const broken = plan.assignments.flatMap(({ groupId, nookId: fromId }) =>
-			Object.keys(home.nooks)
-				.map((nookId) => prove(apply(planned, movePart(groupId, fromId, nookId))).status)
-				.filter((status) => status === 'broken')
-		);
-		expect(broken.length).toBeGreaterThan(0);
 	});
 });

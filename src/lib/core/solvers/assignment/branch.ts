@@ -1,6 +1,12 @@
 import { Layout } from './layout';
 import { PairSplit } from './pair-costs';
-import { objectiveOf, violations, type Assignment, type AssignmentProblem } from './problem';
+import {
+	mixingOf,
+	objectiveOf,
+	violations,
+	type Assignment,
+	type AssignmentProblem
+} from './problem';
 import { Relaxation, toRelaxable } from './relaxation';
 import { descend, placeByRegret } from './search';
 
@@ -42,13 +48,14 @@ export interface BranchResult {
 }
 
 /** Whether every cost a plan can have is a whole number, so that a better plan is better by one. */
-export function isWhole({ cost, overflow, pairs, distance }: AssignmentProblem): boolean {
+export function isWhole({ cost, overflow, pairs, distance, mixing }: AssignmentProblem): boolean {
 	const whole = (value: number) => value === Infinity || Number.isInteger(value);
 	return (
 		cost.every(whole) &&
 		overflow.every(whole) &&
 		(!pairs.length || distance.every(whole)) &&
-		pairs.every(({ near, together }) => whole(near) && whole(together))
+		pairs.every(({ near, together }) => whole(near) && whole(together)) &&
+		(!mixing || (mixing.price.every(whole) && whole(mixing.crowdPrice)))
 	);
 }
 
@@ -266,6 +273,8 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 			// What laying out a node costs, in the same coin as the tables.
 			relaxation.work += LAYING_OUT * G * M + CHARGING * problem.pairs.length * N * N;
 			const costs = split.charge(open, fixed);
+			// What is fixed already meets what it meets: the linear costs know nothing of it, and more parts only add to it.
+			const mixed = mixingOf(problem, fixed);
 			const cost = new Float64Array(G * M);
 			for (let g = 0; g < G; g++) {
 				for (let n = 0; n < N; n++) {
@@ -280,17 +289,18 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 				rounds: levelling
 					? Math.min(rounds, pass ? options.nodeRounds : FIRST_ROUNDS)
 					: Math.min(rounds, plain ? options.nodeRounds : isOver() ? LAST_ROUNDS : rounds),
-				known: bestObjective,
-				enough: enough(),
+				known: bestObjective - mixed,
+				enough: enough() - mixed,
 				pace: pass && levels ? LEVEL_PACE : pace
 			});
-			bound = Math.max(bound, climbed);
+			bound = Math.max(bound, climbed + mixed);
 			if (isRoot) rootPrice = relaxation.price.slice();
 			if (bound >= enough()) return [];
 			if (levelling ? pass % MEND_EVERY === 0 : nodes < 40 || nodes % MEND_EVERY === 0)
 				mend(relaxation.takenAt, fixed, open);
 			if (bound >= enough()) return [];
 			ways = relaxation.forced(cost, rooms, fixed);
+			if (mixed) ways.forEach((way, i) => (ways![i] = way + mixed));
 			const news = closeAndFix({ G, N, open, spillOpen, fixed }, ways, enough());
 			if (news < 0) return [];
 			if (isRoot)

@@ -57,6 +57,33 @@ describe('the search', () => {
 	});
 });
 
+describe('a layout', () => {
+	it('knows after any moves what the plan costs, what a move and a trade would change, and what mixes', () => {
+		const moves = fc.array(fc.tuple(fc.nat(5), fc.nat(5), fc.nat(4)), { maxLength: 30 });
+		fc.assert(
+			fc.property(problemArb(), moves, (whole, steps) => {
+				// No cell is forbidden here: the sums are looked at, not the rules.
+				const problem = { ...whole, cost: whole.cost.map((c) => (c === Infinity ? 50 : c)) };
+				const { G, N } = problem;
+				const layout = new Layout({ ...problem, conflicts: new Uint8Array(G), apart: null });
+				for (const [one, two, to] of steps) {
+					const [g, h, n] = [one % G, two % G, (to % (N + 1)) - 1];
+					const before = layout.objective;
+					const extra = layout.costAt(g, n) - layout.costAt(g, layout.assignment[g]!);
+					layout.place(g, n);
+					expect(layout.objective).toBeCloseTo(objectiveOf(problem, layout.assignment), 6);
+					expect(layout.objective - before).toBeCloseTo(extra, 6);
+					if (g === h || layout.assignment[g] === layout.assignment[h]) continue;
+					const traded = layout.objective + layout.swapDelta(g, h);
+					layout.trade(g, h);
+					expect(layout.objective).toBeCloseTo(traded, 6);
+				}
+			}),
+			{ seed: 60, numRuns: 300 }
+		);
+	});
+});
+
 /** Everything left out: the poorest plan that keeps every rule. */
 const nothing = ({ G }: AssignmentProblem) => new Int32Array(G).fill(-1);
 

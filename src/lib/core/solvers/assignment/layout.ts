@@ -18,6 +18,10 @@ export class Layout {
 	/** How many parts stand nowhere. */
 	left: number;
 	private readonly kindCount: Int16Array;
+	/** Zones × bits: as `kindCount`, for what may not stand in one zone. */
+	private readonly zoneCount: Int16Array;
+	/** N × F: parts of each family in each nook. */
+	private readonly familyCount: Int16Array;
 	/** Partners of part g stand from `from[g]` up to `from[g + 1]` in the three rows below. */
 	private readonly from: Int32Array;
 	private readonly partner: Int32Array;
@@ -32,6 +36,8 @@ export class Layout {
 		this.held = new Int32Array(N);
 		this.seat = new Int32Array(G);
 		this.kindCount = new Int16Array(N * KIND_BITS);
+		this.zoneCount = new Int16Array(problem.apart ? N * KIND_BITS : 0);
+		this.familyCount = new Int16Array(N * (problem.mixing?.F ?? 0));
 		const lists = Array.from({ length: G }, () => [] as number[]);
 		pairs.forEach((pair, p) => {
 			lists[pair.a]!.push(p);
@@ -49,8 +55,49 @@ export class Layout {
 		for (let g = 0; g < G; g++) this.objective += overflow[g]!;
 	}
 
-	/** Effort of part `g` in nook `n` with its partners where they are; `n` −1 is overflow. */
+	/** Effort of part `g` in nook `n` with all others where they are; `n` −1 is overflow. */
 	costAt(g: number, n: number): number {
+		return this.ownCostAt(g, n) + this.mixingAt(g, n);
+	}
+
+	/** What families that meet, and a crowd, cost more in nook `n` with part `g` in it than without. */
+	mixingAt(g: number, n: number): number {
+		const { mixing } = this.problem;
+		if (n < 0 || !mixing) return 0;
+		const { F, family, price, crowdFrom, crowdPrice } = mixing;
+		const own = this.assignment[g] === n ? 1 : 0;
+		const crowd = this.held[n]! - own >= crowdFrom[n]! ? crowdPrice : 0;
+		return crowd + this.meetingAt(F, price, n, family[g]!, own);
+	}
+
+	/** What a family costs in a nook among the others there; nothing when more than `own` of it stand there. */
+	private meetingAt(F: number, price: Float64Array, n: number, f: number, own: number): number {
+		const { familyCount } = this;
+		const row = n * F;
+		if (familyCount[row + f]! > own) return 0;
+		let sum = 0;
+		for (let other = 0; other < F; other++)
+			if (familyCount[row + other]! && other !== f) sum += price[f * F + other]!;
+		return sum;
+	}
+
+	/** What families that meet cost more in nook `n` when part `into` takes the place of part `out`. */
+	private tradeMixing(n: number, out: number, into: number): number {
+		const { mixing } = this.problem;
+		if (n < 0 || !mixing) return 0;
+		const { F, family, price } = mixing;
+		const [from, to] = [family[out]!, family[into]!];
+		if (from === to) return 0;
+		const less = this.meetingAt(F, price, n, from, 1);
+		const isLast = this.familyCount[n * F + from] === 1;
+		const more = this.meetingAt(F, price, n, to, 0);
+		// The new one does not meet the family that goes.
+		const gone = isLast && !this.familyCount[n * F + to] ? price[from * F + to]! : 0;
+		return more - gone - less;
+	}
+
+	/** Effort of part `g` in nook `n` with its partners where they are, whatever else stands there. */
+	private ownCostAt(g: number, n: number): number {
 		const { N, cost, overflow, distance } = this.problem;
 		if (n < 0) return overflow[g]!;
 		let sum = cost[g * N + n]!;
@@ -82,7 +129,7 @@ export class Layout {
 		let least = Infinity;
 		for (let i = 0; i < list.length; i++) {
 			const n = list[i]!;
-			// Pairs only add to what a part costs alone.
+			// Pairs and mixing only add to what a part costs alone.
 			if (cost[row + n]! >= least) break;
 			// Most nooks are full: that is seen without a call.
 			if (free[n * K]! < need || !this.fits(g, n)) continue;
@@ -113,7 +160,13 @@ export class Layout {
 		const { N, distance } = this.problem;
 		const n = this.assignment[g]!;
 		const m = this.assignment[h]!;
-		let delta = this.costAt(g, m) - this.costAt(g, n) + this.costAt(h, n) - this.costAt(h, m);
+		let delta =
+			this.ownCostAt(g, m) -
+			this.ownCostAt(g, n) +
+			this.ownCostAt(h, n) -
+			this.ownCostAt(h, m) +
+			this.tradeMixing(n, g, h) +
+			this.tradeMixing(m, h, g);
 		for (let i = this.from[g]!, end = this.from[g + 1]!; i < end; i++) {
 			if (this.partner[i] !== h) continue;
 			// `costAt` saw the other where it no longer stands.
@@ -155,6 +208,21 @@ export class Layout {
 			if (!(refused & 1)) continue;
 			if (this.kindCount[n * KIND_BITS + bit]! > ((own >> bit) & 1)) return false;
 		}
+		return this.agreesInZone(g, n);
+	}
+
+	/** Whether nothing in the zone of nook `n` has to stand apart from part `g`; `g` itself does not count. */
+	private agreesInZone(g: number, n: number): boolean {
+		const { apart } = this.problem;
+		if (!apart) return true;
+		const { zone, kinds, conflicts } = apart;
+		let refused = conflicts[g]!;
+		if (!refused) return true;
+		const at = this.assignment[g]!;
+		const own = at >= 0 && zone[at] === zone[n] ? kinds[g]! : 0;
+		for (let bit = 0; refused; bit++, refused >>= 1)
+			if (refused & 1 && this.zoneCount[zone[n]! * KIND_BITS + bit]! > ((own >> bit) & 1))
+				return false;
 		return true;
 	}
 
@@ -173,7 +241,11 @@ export class Layout {
 			this.left -= sign;
 			return;
 		}
-		const { G, K, demand, kinds } = this.problem;
+		const { G, K, demand, kinds, mixing, apart } = this.problem;
+		if (apart)
+			for (let bit = 0, left = apart.kinds[g]!; left; bit++, left >>= 1)
+				if (left & 1) this.zoneCount[apart.zone[n]! * KIND_BITS + bit]! -= sign;
+		if (mixing) this.familyCount[n * mixing.F + mixing.family[g]!]! -= sign;
 		if (sign < 0) {
 			this.seat[g] = this.held[n]!;
 			this.members[n * G + this.held[n]!++] = g;

@@ -26,6 +26,10 @@ export const problemArb = (
 						maxLength: N * N
 					}),
 					kinds: fc.array(fc.constantFrom(0, 0, 1, 2), { minLength: G, maxLength: G }),
+					apart: fc.option(fc.array(fc.constantFrom(0, 0, 1, 2), { minLength: G, maxLength: G })),
+					family: fc.array(fc.nat(2), { minLength: G, maxLength: G }),
+					mix: fc.option(fc.tuple(fc.nat(20), fc.nat(20), fc.nat(20), fc.nat(6))),
+
 					pairs: fc.array(
 						fc.record({
 							a: fc.nat(G - 1),
@@ -36,7 +40,7 @@ export const problemArb = (
 						{ maxLength: withPairs ? 5 : 0 }
 					)
 				})
-				.map(({ demand, capacity, cost, distance, kinds, pairs }) => ({
+				.map(({ demand, capacity, cost, distance, kinds, pairs, family, mix, apart }) => ({
 					G,
 					N,
 					K: 2,
@@ -51,7 +55,19 @@ export const problemArb = (
 						return n === m ? 0 : distance[Math.min(n, m) * N + Math.max(n, m)]!;
 					}),
 					kinds: Uint8Array.from(kinds),
-					conflicts: Uint8Array.from(kinds, (kind) => (kind === 1 ? 2 : kind === 2 ? 1 : 0))
+					conflicts: Uint8Array.from(kinds, (kind) => (kind === 1 ? 2 : kind === 2 ? 1 : 0)),
+					apart: apart && {
+						zone: Int32Array.from({ length: N }, (_, n) => n >> 1),
+						kinds: Uint8Array.from(apart),
+						conflicts: Uint8Array.from(apart, (kind) => (kind === 1 ? 2 : kind === 2 ? 1 : 0))
+					},
+					mixing: mix && {
+						F: 3,
+						family: Uint8Array.from(family),
+						price: Float64Array.from([0, mix[0], mix[1], mix[0], 0, mix[2], mix[1], mix[2], 0]),
+						crowdFrom: new Uint8Array(N).fill(2),
+						crowdPrice: mix[3]
+					}
 				}))
 		);
 

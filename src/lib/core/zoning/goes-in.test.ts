@@ -1,0 +1,59 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { bareKitchen } from '../fixtures/tiny-home';
+import { DEFAULT_SETTINGS, mayLie, waysDown, type Thing } from '../model';
+import { baseAboveFloorMm, nooksInOrder, usableSpace } from '../survey';
+import { goesIn } from './goes-in';
+
+const drawer = nooksInOrder(bareKitchen()).find(({ nook }) => nook.kind === 'drawer')!;
+const space = usableSpace(drawer.nook, baseAboveFloorMm(drawer), DEFAULT_SETTINGS);
+if (!space.ok) throw new Error('The drawer is measured.');
+const thing = (
+	category: string,
+	[widthMm, depthMm, heightMm]: readonly [number, number, number],
+	name = 'a thing'
+) => ({ name, category, piece: { widthMm, depthMm, heightMm } }) as Thing;
+
+describe('whether a thing goes in', () => {
+	it('lays down what may lie, and leaves upright what spills', () => {
+		expect(goesIn(thing('food.grains', [90, 60, 270]), drawer, space)).toBe('goes');
+		expect(goesIn(thing('food.oils', [75, 75, 270]), drawer, space)).toBe('too-tall');
+		expect(goesIn(thing('kitchen.appliances', [60, 60, 380], 'hand blender'), drawer, space)).toBe(
+			'goes'
+		);
+		expect(goesIn(thing('kitchen.appliances', [60, 60, 380], 'kettle'), drawer, space)).toBe(
+			'too-tall'
+		);
+	});
+	it('turns what is long one way', () => {
+		const { widthMm, depthMm } = drawer.nook.inside;
+		expect(goesIn(thing('kitchen.pots', [depthMm!, widthMm!, 50]), drawer, space)).toBe('goes');
+		expect(goesIn(thing('kitchen.pots', [widthMm! + 1, 50, 50]), drawer, space)).toBe('too-wide');
+	});
+	it('is never hindered by lying being allowed, and what goes in is no larger than the place', () => {
+		const mm = fc.integer({ min: 10, max: 700 });
+		fc.assert(
+			fc.property(fc.tuple(mm, mm, mm), (piece) => {
+				const [firm, loose] = [thing('food.oils', piece), thing('kitchen.tools', piece)];
+				if (goesIn(firm, drawer, space) === 'goes')
+					expect(goesIn(loose, drawer, space)).toBe('goes');
+				if (goesIn(loose, drawer, space) !== 'goes') return;
+				const sides = [...piece].sort((a, b) => a - b);
+				const inside = [
+					drawer.nook.inside.widthMm!,
+					drawer.nook.inside.depthMm!,
+					space.passes.heightMm
+				].sort((a, b) => a - b);
+				sides.forEach((side, i) => expect(side).toBeLessThanOrEqual(inside[i]!));
+			}),
+			{ seed: 191 }
+		);
+	});
+	it('lists one way for what stands and three for what may lie', () => {
+		expect(waysDown(thing('food.oils', [1, 2, 3]))).toHaveLength(1);
+		expect(waysDown(thing('kitchen.dishes', [270, 270, 24])).map(({ upMm }) => upMm)).toEqual([
+			24, 270, 270
+		]);
+		expect(mayLie(thing('kitchen.dishes', [1, 1, 1]))).toBe(true);
+	});
+});

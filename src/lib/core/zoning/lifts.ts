@@ -1,0 +1,72 @@
+import { waysDown } from '../model';
+import { pegsFor, type NookPlace } from '../survey';
+import type { Layout } from '../solvers/assignment';
+import type { ZoneModel } from './build';
+import { goesIn } from './goes-in';
+
+/** A small change to the home after which no hard rule keeps a part out of a place. */
+export type Lift =
+	| { readonly code: 'fit-catch'; readonly nookId: string; readonly cabinetId: string }
+	| {
+			readonly code: 'raise-shelf';
+			readonly nookId: string;
+			/** The place above, whose board goes up. */
+			readonly overId: string;
+			readonly pegs: number;
+			readonly byMm: number;
+			readonly thingId: string;
+	  }
+	| { readonly code: 'unmeasured'; readonly nookId: string };
+
+/** A catch goes on what has a door, a drawer or a lid. */
+export const takesCatch = ({ cabinet }: Pick<NookPlace, 'cabinet'>): boolean =>
+	cabinet.front !== 'open' && !cabinet.lockable;
+
+/**
+ * Finds the change that lifts the one hard rule that keeps part `g` out of nook `n`; null where more than one does, or
+ * no small change would.
+ */
+export function liftAt(model: ZoneModel, g: number, n: number): Lift | null {
+	const broken = model.rulesAt(g, n);
+	if (broken.length !== 1) return null;
+	const place = model.places[n]!;
+	const space = model.spaces[n]!;
+	const nookId = place.nook.id;
+	if (broken[0] === 'not-measured') return { code: 'unmeasured', nookId };
+	if (broken[0] === 'child-reach' && takesCatch(place))
+		return { code: 'fit-catch', nookId, cabinetId: place.cabinet.id };
+	if (broken[0] !== 'too-tall' || !space.ok) return null;
+	const tall = model.parts[g]!.figures.held.filter(
+		(thing) => goesIn(thing, place, space) === 'too-tall'
+	);
+	const shortMm = (thing: (typeof tall)[number]) =>
+		Math.min(...waysDown(thing).map(({ upMm }) => upMm - space.passes.heightMm));
+	const most = [...tall].sort((a, b) => shortMm(b) - shortMm(a))[0];
+	const raise = most && pegsFor(model.home, place.nook, shortMm(most));
+	return raise ? { code: 'raise-shelf', nookId, ...raise, thingId: most.id } : null;
+}
+
+/** Which change asks least: a shelf moved by few holes, then a catch, then the tape. */
+const effortOf = (lift: Lift): number =>
+	lift.code === 'raise-shelf' ? lift.pegs : lift.code === 'fit-catch' ? 20 : 30;
+
+/**
+ * Finds the smallest change that would open a place to a part that has none: one with room as the plan stands comes
+ * before one without. Null: no small change would. Ties in walking order.
+ */
+export function smallestLift(model: ZoneModel, layout: Layout, g: number): Lift | null {
+	const { N, K, demand } = model.problem;
+	let best: Lift | null = null;
+	let least = Infinity;
+	for (let n = 0; n < N; n++) {
+		if (!model.cells[g * N + n]!.hard) continue;
+		const lift = liftAt(model, g, n);
+		if (!lift) continue;
+		const hasRoom = Array.from({ length: K }, (_, k) => k).every(
+			(k) => demand[g * K + k]! <= layout.free[n * K + k]!
+		);
+		const effort = effortOf(lift) + (hasRoom ? 0 : 100);
+		if (effort < least) [best, least] = [lift, effort];
+	}
+	return best;
+}
