@@ -219,6 +219,7 @@ test('Place: the search for a proof can be stopped, and the plan stays', async (
 	await openDemo(page, 'Place');
 	await solve(page);
 	const panel = page.getByRole('complementary', { name: 'Reasons and figures' });
+	await expect(panel.getByRole('region', { name: 'Review' })).toHaveAttribute('aria-busy', 'false');
 	const before = await panel.innerText();
 	await panel.getByRole('button', { name: 'Prove it, or find better' }).click();
 	await expect(panel.getByRole('status')).toContainText('Proving');

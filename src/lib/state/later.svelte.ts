@@ -47,6 +47,10 @@ export class Later<Input, Output> {
 		}
 		return this.#known ? this.#known.is : null;
 	}
+	/** Whether the figure is of what stands now. */
+	get isFresh(): boolean {
+		return this.#known?.of === this.of();
+	}
 	/** Nothing is computed any more. */
 	leave(): void {
 		this.#callOff?.();

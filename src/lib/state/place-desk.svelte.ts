@@ -31,9 +31,9 @@ import { Job, type JobRunner } from './job.svelte';
 import { Later, type Afterwards } from './later.svelte';
 
 /** What an organizer would object to in the plan in force. */
-function reviewOf(home: Home): readonly Objection[] {
+function reviewOf(home: Home): readonly Objection[] | null {
 	const plan = activePlan(home);
-	return plan ? reviewPlan(home, plan) : [];
+	return plan ? reviewPlan(home, plan) : null;
 }
 
 /** So many of the most wanted places are listed. */
@@ -72,7 +72,7 @@ export class PlaceDesk {
 	readonly job: Job<PlaceResult, PlaceProgress>;
 	readonly #deps: PlaceDeskDeps;
 	readonly #model: Later<Home, ZoneModel>;
-	readonly #review: Later<Home, readonly Objection[]>;
+	readonly #review: Later<Home, readonly Objection[] | null>;
 	readonly help: Job<readonly Helped[], HelpProgress>;
 	#helped = $state.raw<{
 		readonly planId: string;
@@ -122,8 +122,12 @@ export class PlaceDesk {
 			broken
 		};
 	});
-	/** What an organizer would object to in the plan as it stands, worst first. */
-	objections = $derived.by((): readonly Objection[] => this.#review.value ?? []);
+	/** What an organizer would object to in the plan, worst first; null until a first plan has been read. */
+	objections = $derived.by((): readonly Objection[] | null => this.#review.value);
+	/** Whether they are of the plan as it stands. */
+	get isReviewed(): boolean {
+		return this.#review.isFresh;
+	}
 	/** The tags of each place. */
 	notes = $derived.by((): ReadonlyMap<string, readonly Note[]> => {
 		const { home } = this;

@@ -55,21 +55,25 @@
 		effort={desk.week.effort}
 		broken={desk.week.broken.length > 0}
 	/>
-	<section aria-label="Review" class="rule-top mt-3 pt-2">
-		<h3>
-			{desk.objections.length
-				? `${countText(desk.objections.length, 'thing')} an organizer would question`
-				: 'Nothing an organizer would question'}
-		</h3>
-		<ul>
-			{#each desk.objections as objection, i (i)}
-				<li class="rule-top py-1">
-					<b class:text-error={objection.grade === 2}>{home.nooks[objection.nookId]?.name}</b>
-					<p class="text-sm">{reviewText(objection, home)}</p>
-				</li>
-			{/each}
-		</ul>
-	</section>
+	{#if desk.objections}<section
+			aria-label="Review"
+			aria-busy={!desk.isReviewed}
+			class="rule-top mt-3 pt-2"
+		>
+			<h3>
+				{desk.objections.length
+					? `${countText(desk.objections.length, 'thing')} an organizer would question`
+					: 'Nothing an organizer would question'}
+			</h3>
+			<ul>
+				{#each desk.objections as objection, i (i)}
+					<li class="rule-top py-1">
+						<b class:text-error={objection.grade === 2}>{home.nooks[objection.nookId]?.name}</b>
+						<p class="text-sm">{reviewText(objection, home)}</p>
+					</li>
+				{/each}
+			</ul>
+		</section>{/if}
 	<WishList {home} plan={desk.plan} stale={desk.stale} />
 	{#if desk.left.length && desk.model}
 		<h3 class="mt-4 text-error">Without a place</h3>
