@@ -11,6 +11,8 @@
 // npm run bench -- store [COUNT]    stories of three tabs on one database
 // npm run bench -- kills [COUNT]    pages killed in the middle of their work (needs a build)
 // npm run bench -- assignment FILE… [--budget MS]   problem files, one JSON line a file
+// npm run bench -- packing FILE… [--budget MS]      pieces on a board, likewise
+// npm run bench -- shelves FILE… [--budget MS]      shelf heights, likewise
 import { z } from 'zod';
 import { benchAssignment, SideThread } from './assignment';
 import { benchBrowser } from './browser';
@@ -21,8 +23,10 @@ import { benchHome } from './home';
 import { benchLines } from './lines';
 import { benchNames } from './names';
 import { benchKills } from './kills';
+import { benchShelves } from './shelves';
 import { benchStore } from './store';
 import { benchHomes } from './homes';
+import { benchPacking } from './packing';
 import { benchProofs } from './proofs';
 import { benchSurvey } from './survey';
 
@@ -41,7 +45,9 @@ if (kind === 'assignment') {
 	const side = await SideThread.start();
 	for (const file of files) print(await benchAssignment(file, budgetMs, side));
 	await side.end();
-} else if (kind === 'names')
+} else if (kind === 'packing') for (const file of files) print(benchPacking(file, budgetMs));
+else if (kind === 'shelves') for (const file of files) print(benchShelves(file, budgetMs));
+else if (kind === 'names')
 	for (const file of files) for (const line of benchNames(file)) print(line);
 else if (kind === 'lines')
 	for (const file of files) for (const line of benchLines(file, today, order)) print(line);
@@ -61,7 +67,7 @@ else if (kind === undefined) {
 	for (const line of await benchBrowser()) print(line);
 } else {
 	console.error(
-		`No bench called “${kind}”. Use: assignment FILE…, survey, categories, names FILE, lines FILE, homes, proofs, browser, gestures, fuzz, store, kills, or nothing.`
+		`No bench called “${kind}”. Use: assignment FILE…, packing FILE…, shelves FILE…, survey, categories, names FILE, lines FILE, homes, proofs, browser, gestures, fuzz, store, kills, or nothing.`
 	);
 	process.exit(2);
 }

@@ -1,0 +1,12 @@
+export {
+	boundOf,
+	faultsOf,
+	freeArea,
+	overlaps,
+	type PackingProblem,
+	type PackingResult,
+	type Piece,
+	type PlacedPiece,
+	type Rect
+} from './problem';
+export { DEFAULT_PACKING, solvePacking, type PackingOptions } from './solve-packing';

@@ -1,0 +1,9 @@
+export {
+	gapsOf,
+	holesIn,
+	shelfFaultsOf,
+	type ShelfGroup,
+	type ShelvesProblem,
+	type ShelvesResult
+} from './problem';
+export { DEFAULT_SHELVES, solveShelves, type ShelvesOptions } from './solve-shelves';
