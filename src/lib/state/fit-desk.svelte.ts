@@ -3,7 +3,8 @@ import {
 	keptOf,
 	type Arrangement,
 	type ArrangementName,
-	type FitResult
+	type FitResult,
+	type LeftOver
 } from '../core/fitting';
 import { activePlan, type FitPlan, type Group, type Home, type Nook } from '../core/model';
 import { shoppingList } from '../core/rotation';
@@ -24,6 +25,9 @@ export interface FitDeskDeps {
 }
 
 /** The places of the plan, and what stands how in the one at hand: tried arrangements, the one that is kept, what is to be bought. */
+/** What did not go in; of what is kept, without the reason. */
+type Over = FitPlan['leftOver'][number] | LeftOver;
+
 export class FitDesk {
 	readonly job: Job<FitResult[], FitProgress>;
 	readonly #deps: FitDeskDeps;
@@ -95,7 +99,7 @@ export class FitDesk {
 	);
 	/** What is drawn: what is being tried, else what is kept. */
 	shown = $derived.by(
-		(): Pick<Arrangement, 'placements' | 'standing' | 'leftOver'> | null =>
+		(): (Pick<Arrangement, 'placements' | 'standing'> & { leftOver: readonly Over[] }) | null =>
 			this.arrangement ?? this.kept ?? null
 	);
 	/** How many containers of each kind are drawn, and how many of them are to be bought. */

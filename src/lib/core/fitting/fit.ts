@@ -1,22 +1,35 @@
 import type { ContainerKind, Home, Placement, Standing } from '../model';
-import { holdOptions, outerOf, type HoldOption, type NookRoom } from './options';
+import { clearOf, enters, holdOptions, outerOf, type HoldOption, type NookRoom } from './options';
 import { fitFingerprint, ownedLeft } from './owned';
-import { packMix, type Packed } from './pack-mix';
+import { packMix, type Left, type Packed } from './pack-mix';
 import { roomOf } from './room';
 import { mixesOf, STYLES, type ArrangementName } from './styles';
-import { wantsOf, type Want } from './wants';
+import { volumeOf, wantsOf, type Want } from './wants';
+
+/** Pieces that did not go in, with the reason. */
+export interface LeftOver {
+	readonly groupId: string;
+	readonly thingId: string;
+	readonly pieces: number;
+	readonly volumeMl: number;
+	/** Too tall or too wide for the place by so much; null: the floor is full. */
+	readonly tooLarge: { readonly side: 'height' | 'floor'; readonly shortMm: number } | null;
+}
 
 export interface Arrangement {
 	readonly name: ArrangementName;
 	readonly placements: readonly Placement[];
 	readonly standing: readonly Standing[];
-	readonly leftOver: readonly { readonly groupId: string; readonly volumeMl: number }[];
+	/** The bulkiest first. */
+	readonly leftOver: readonly LeftOver[];
 	readonly toBuy: readonly { readonly kindId: string; readonly count: number }[];
 	readonly costMinor: number;
 	readonly kindsUsed: number;
 	/** Floor left free, 0 to 1. */
 	readonly freeShare: number;
 	readonly massG: number;
+	/** Something that is used daily stands behind something else. */
+	readonly hasDailyBehind: boolean;
 }
 
 export interface TooBig {
@@ -50,11 +63,27 @@ export type FitResult =
 			readonly fingerprint: string;
 	  };
 
-/** Mixes that are really packed for a style before the best of them is taken. */
-const MIXES_PACKED = 30;
+export interface FitOptions {
+	/** Containers that the house still has for this place, by kind; what other places' fits leave, unless said. */
+	readonly owned?: ReadonlyMap<string, number>;
+	/** Kinds to choose from; all that the home knows, unless said. */
+	readonly kinds?: readonly ContainerKind[];
+}
 
-const volumeLeft = (packed: Packed) =>
-	packed.leftOver.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+/** Mixes that are really packed for a style before the best of them is taken. */
+const MIXES_PACKED = 24;
+/** So many in a row that are no better end it. */
+const PATIENCE = 8;
+
+const litresLeft = (packed: Packed) => volumeOf(packed.left.map(({ good }) => good));
+
+const leftOverOf = ({ groupId, good, tooLarge }: Left): LeftOver => ({
+	groupId,
+	thingId: good.thing.id,
+	pieces: good.pieces,
+	volumeMl: good.volumeMl,
+	tooLarge
+});
 
 function arrange(
 	name: ArrangementName,
@@ -64,66 +93,70 @@ function arrange(
 	left: ReadonlyMap<string, number>,
 	kinds: Readonly<Record<string, ContainerKind>>
 ): Arrangement | null {
-	const mixes = mixesOf(options, STYLES[name], room.loadG);
-	let best: { packed: Packed; mix: HoldOption[] } | null = null;
-	for (const mix of mixes.slice(0, MIXES_PACKED)) {
+	let best: Packed | null = null;
+	let inVain = 0;
+	for (const mix of mixesOf(options, STYLES[name], room.loadG).slice(0, MIXES_PACKED)) {
 		const packed = pack(mix);
-		if (!best || volumeLeft(packed) < volumeLeft(best.packed) - 1e-9) best = { packed, mix };
-		if (volumeLeft(packed) === 0) break;
+		// What is kept behind costs less than what is left out.
+		const isBetter =
+			!best ||
+			litresLeft(packed) < litresLeft(best) - 1e-9 ||
+			(litresLeft(packed) <= litresLeft(best) && best.hasDailyBehind && !packed.hasDailyBehind);
+		if (isBetter) best = packed;
+		inVain = isBetter ? 0 : inVain + 1;
+		if ((!packed.left.length && !packed.hasDailyBehind) || inVain >= PATIENCE) break;
 	}
 	if (!best) return null;
 	const counts = new Map<string, number>();
-	for (const { kindId } of best.packed.placements)
-		counts.set(kindId, (counts.get(kindId) ?? 0) + 1);
+	for (const { kindId } of best.placements) counts.set(kindId, (counts.get(kindId) ?? 0) + 1);
 	const toBuy = [...counts]
 		.map(([kindId, count]) => ({ kindId, count: count - (left.get(kindId) ?? 0) }))
 		.filter(({ count }) => count > 0);
 	return {
 		name,
-		placements: best.packed.placements,
-		standing: best.packed.standing,
-		leftOver: best.packed.leftOver,
+		placements: best.placements,
+		standing: best.standing,
+		leftOver: best.left.map(leftOverOf),
 		toBuy,
 		costMinor: toBuy.reduce((sum, { kindId, count }) => sum + kinds[kindId]!.priceMinor * count, 0),
 		kindsUsed: counts.size,
-		freeShare: Math.max(0, 1 - best.packed.usedMm2 / (room.widthMm * room.depthMm)),
-		massG: best.mix.reduce((sum, option) => sum + option.massG, 0)
+		freeShare: Math.max(0, 1 - best.usedMm2 / (room.widthMm * room.depthMm)),
+		massG: best.massG,
+		hasDailyBehind: best.hasDailyBehind
 	};
 }
 
 function tooBigKinds(
 	kinds: readonly ContainerKind[],
 	room: NookRoom,
-	roles: ReadonlySet<string>
+	roles: ReadonlySet<string>,
+	sideMm: number
 ): TooBig[] {
 	return kinds.flatMap((kind): TooBig[] => {
-		if (!kind.owned || !roles.has(kind.role)) return [];
-		const outer = outerOf(kind);
-		const [short, long] = [
-			Math.min(outer.widthMm, outer.depthMm),
-			Math.max(outer.widthMm, outer.depthMm)
-		];
-		const clear = Math.min(room.heightMm, room.passHeightMm) - room.aboveMm;
+		if (!kind.owned || !roles.has(kind.role) || enters(kind, room, sideMm)) return [];
+		const { widthMm: w, depthMm: d } = outerOf(kind);
+		const [short, long] = kind.turn ? [Math.min(w, d), Math.max(w, d)] : [w, d];
+		const passMm = Math.min(room.passWidthMm, room.widthMm) - 2 * sideMm;
 		const over = [
-			{ side: 'height' as const, shortMm: kind.heightMm - clear },
-			{ side: 'width' as const, shortMm: short - Math.min(room.passWidthMm, room.widthMm) },
-			{ side: 'depth' as const, shortMm: long - Math.max(room.depthMm, room.widthMm) }
+			{ side: 'height' as const, shortMm: kind.heightMm - clearOf(room) },
+			{ side: 'width' as const, shortMm: short - passMm },
+			{ side: 'depth' as const, shortMm: long + sideMm - room.depthMm }
 		].find(({ shortMm }) => shortMm > 0);
 		return over ? [{ kindId: kind.id, ...over }] : [];
 	});
 }
 
 /**
- * Fits containers into one nook for the groups that the active zone plan puts there.
- * Every arrangement keeps the plays, the way in, the obstructions, the load, and daily things in front;
- * what finds no place is named, never squeezed in. Deterministic.
+ * Fits containers into one nook for the groups that the active zone plan puts there, and says what is in each. Every
+ * arrangement keeps the plays, the way in, the obstructions, the load and what may be lifted here; every piece stands in
+ * one container or on the shelf, or is named as left over. Deterministic.
  * @example fitNook(home, 'larder-3').status // 'fitted'
  */
-export function fitNook(home: Home, nookId: string): FitResult {
+export function fitNook(home: Home, nookId: string, options: FitOptions = {}): FitResult {
 	const nook = home.nooks[nookId];
 	if (!nook) return { status: 'nothing-to-fit', nookId };
-	const found = roomOf(home, nookId);
-	if (!found) {
+	const packing = roomOf(home, nookId);
+	if (!packing) {
 		const { widthMm, depthMm, heightMm } = nook.inside;
 		const missing = [!widthMm && 'width', !depthMm && 'depth', !heightMm && 'height'].filter(
 			(side) => side !== false && side !== null && side !== undefined
@@ -132,40 +165,42 @@ export function fitNook(home: Home, nookId: string): FitResult {
 	}
 	const wants: Want[] = wantsOf(home, nookId);
 	if (!wants.length) return { status: 'nothing-to-fit', nookId };
-	const { room } = found;
+	const { room } = packing;
 	const { play } = home.settings;
-	const kinds = Object.values(home.containerKinds);
-	const left = ownedLeft(home, nookId);
-	const options = wants.map((want) => holdOptions(want, kinds, room, play, left));
-	const pack = (mix: readonly HoldOption[]) => packMix(mix, found);
-	const names = Object.keys(STYLES) as ArrangementName[];
+	const kinds = options.kinds ?? Object.values(home.containerKinds);
+	const left = options.owned ?? ownedLeft(home, nookId);
+	const ways = wants.map((want) => holdOptions(want, kinds, packing, play, left));
+	const known = new Map<string, Packed>();
+	const numbers = new Map(ways.flat().map((way, i) => [way, i]));
+	const pack = (mix: readonly HoldOption[]): Packed => {
+		const key = mix.map((way) => numbers.get(way)).join();
+		let packed = known.get(key);
+		if (!packed) known.set(key, (packed = packMix(mix, packing)));
+		return packed;
+	};
 	const arrangements: Arrangement[] = [];
-	for (const name of names) {
-		const made = arrange(name, options, room, pack, left, home.containerKinds);
+	for (const name of Object.keys(STYLES) as ArrangementName[]) {
+		const made = arrange(name, ways, room, pack, left, home.containerKinds);
 		const same = (other: Arrangement) =>
 			JSON.stringify(other.placements) === JSON.stringify(made?.placements);
 		if (made && !arrangements.some(same)) arrangements.push(made);
 	}
+	const fingerprint = fitFingerprint(home, nookId);
 	if (!arrangements.length) {
-		const lightest = options.map((ways) => Math.min(...ways.map(({ massG }) => massG)));
-		const massG = lightest.reduce((sum, mass) => sum + mass, 0);
-		return {
-			status: 'over-load',
-			nookId,
-			massG,
-			loadG: room.loadG,
-			fingerprint: fitFingerprint(home, nookId)
-		};
+		const massG = ways.reduce(
+			(sum, each) => sum + Math.min(...each.map((option) => option.massG)),
+			0
+		);
+		return { status: 'over-load', nookId, massG, loadG: room.loadG, fingerprint };
 	}
-	const leftMl = (arrangement: Arrangement) =>
-		arrangement.leftOver.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+	const leftMl = ({ leftOver }: Arrangement) =>
+		leftOver.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
 	arrangements.sort((a, b) => leftMl(a) - leftMl(b));
-	const whole = arrangements.length > 0 && leftMl(arrangements[0]!) === 0;
 	return {
-		status: whole ? 'fitted' : 'partly-fitted',
+		status: leftMl(arrangements[0]!) === 0 ? 'fitted' : 'partly-fitted',
 		nookId,
 		arrangements,
-		tooBig: tooBigKinds(kinds, room, new Set(wants.flatMap((want) => want.roles))),
-		fingerprint: fitFingerprint(home, nookId)
+		tooBig: tooBigKinds(kinds, room, new Set(wants.flatMap((want) => want.roles)), play.sideMm),
+		fingerprint
 	};
 }

@@ -8,7 +8,10 @@ import {
 	checkFit,
 	fitFingerprint,
 	fitNook,
-	holdsPiece,
+	contentsMl,
+	checkContents,
+	fillContainers,
+	type Good,
 	keepArrangement,
 	overlaps,
 	ownedLeft,
@@ -18,7 +21,7 @@ import {
 	type FloorItem,
 	type Rect
 } from '.';
-import { rowsOf } from './blocks';
+import { fillJars } from './decant';
 import { packWhatFits, DEFAULT_FLOOR } from './floor';
 
 const demo = demoHome(NOW);
@@ -100,49 +103,101 @@ describe('packing a floor', () => {
 		expect(packFloor({ x: 0, y: 0, w: 1, d: 1 }, [])).toEqual([]));
 });
 
-describe('goods that stand free in rows', () => {
-	const side = fc.integer({ min: 20, max: 300 });
-	it('fit whenever one way of turning them all fits, and hold every pile', () => {
-		fc.assert(
-			fc.property(
-				side,
-				side,
-				fc.integer({ min: 1, max: 12 }),
-				side,
-				side,
-				(w, d, piles, ...floor) => {
-					const [widthMm, depthMm] = floor.map((mm) => mm * 3) as [number, number];
-					const piece = { widthMm: w, depthMm: d, heightMm: 50 };
-					const block = rowsOf({ piece } as never, piles, widthMm, depthMm);
-					const some = [
-						[w, d],
-						[d, w]
-					].some(([across, back]) => {
-						for (let rows = 1; rows <= piles; rows++)
-							if (rows * back! <= depthMm && Math.ceil(piles / rows) * across! <= widthMm)
-								return true;
-						return false;
-					});
-					expect(block.fits).toBe(some);
-					expect(block.w * block.d).toBeGreaterThanOrEqual(piles * w * d);
-				}
-			),
-			{ seed: 73, numRuns: 300 }
-		);
-	});
-});
-
 describe('what a container holds', () => {
 	const kind = (key: string) => demo.containerKinds[key] as ContainerKind;
-	const thing = (name: string) => Object.values(demo.things).find((t) => t.name === name)!;
-	it('lets bottles stick out of an open bin but not out of a lidded box', () => {
-		expect(holdsPiece(kind('bin-m'), thing('olive oil'), 300)).toBe(true);
-		expect(holdsPiece(kind('bin-m'), thing('olive oil'), 250)).toBe(true);
-		expect(holdsPiece(kind('shoe-box'), thing('whole milk'), 300)).toBe(true);
-		expect(holdsPiece(kind('jar-flat'), thing('olive oil'), 300)).toBe(false);
+	const good = (name: string, pieces = 1): Good => {
+		const thing = Object.values(demo.things).find((t) => t.name === name)!;
+		const volumeMl = (pieces * Object.values(thing.piece).reduce((a, b) => a * b)) / 1000;
+		return { thing, pieces, volumeMl, massG: thing.massG * pieces, usesPerWeek: 1 };
+	};
+	const sized = (widthMm: number, depthMm: number, heightMm: number, pieces: number): Good => {
+		const any = good('olive oil', pieces);
+		return { ...any, thing: { ...any.thing, piece: { widthMm, depthMm, heightMm } } };
+	};
+	const options = { clearMm: 320, mostG: Infinity, mostContainers: 24, fillShare: 0.8 };
+	const held = (kindId: string, ...goods: Good[]) =>
+		fillContainers(kind(kindId), goods, options).containers.map(({ holds }) =>
+			holds.reduce((sum, { pieces }) => sum + pieces, 0)
+		);
+	it('takes bottles by their floor, not by litres', () => {
+		// 194 × 294 inside: two bottles across, three deep.
+		expect(held('bin-m', sized(90, 90, 300, 7))).toEqual([6, 1]);
+		expect(held('bin-half', sized(90, 90, 180, 7))).toEqual([2, 2, 2, 1]);
 	});
-	it('does not lay a bottle down on a turntable', () => {
-		expect(holdsPiece(kind('turn-s'), thing('olive oil'), 200)).toBe(false);
+	it('lets bottles stick out of an open bin but not out of a lidded box', () => {
+		expect(held('bin-m', good('olive oil'))).toEqual([1]);
+		expect(held('jar-flat', good('olive oil'))).toEqual([]);
+		expect(held('shoe-box', sized(70, 70, 195, 1))).toEqual([]);
+		expect(
+			fillContainers(kind('bin-m'), [good('olive oil')], { ...options, clearMm: 250 })
+		).toEqual({ containers: [], rest: [good('olive oil')] });
+	});
+	it('keeps bottles on a turntable inside its circle, upright', () => {
+		expect(held('turn-s', sized(158, 158, 150, 1))).toEqual([1]);
+		expect(held('turn-s', sized(170, 170, 150, 1))).toEqual([]);
+		expect(
+			fillContainers(kind('turn-s'), [good('olive oil')], { ...options, clearMm: 200 }).containers
+		).toEqual([]);
+	});
+	it('stands cans on the steps of a riser, each row seen over the one before', () => {
+		// Three steps of 75 mm, 370 wide: four cans on each.
+		expect(held('riser-3', sized(75, 75, 110, 13))).toEqual([12, 1]);
+		expect(held('riser-3', sized(80, 80, 110, 1))).toEqual([]);
+	});
+	it('does not fill a box heavier than may be lifted', () => {
+		const { containers } = fillContainers(kind('bin-l'), [good('olive oil', 8)], {
+			...options,
+			mostG: 3000
+		});
+		expect(containers.length).toBeGreaterThan(1);
+		for (const { massG } of containers) expect(massG).toBeLessThanOrEqual(3000);
+	});
+	it('loses no piece, and puts none in twice', () => {
+		const goods = fc.array(
+			fc.record({
+				size: fc.tuple(...([0, 1, 2].map(() => fc.integer({ min: 10, max: 320 })) as never[])),
+				pieces: fc.integer({ min: 1, max: 30 })
+			}),
+			{ maxLength: 6 }
+		);
+		fc.assert(
+			fc.property(
+				goods,
+				fc.constantFrom(...Object.keys(demo.containerKinds)),
+				fc.integer({ min: 60, max: 400 }),
+				(made, kindId, clearMm) => {
+					const all = made.map(({ size, pieces }, i) => {
+						const [w, d, h] = size as [number, number, number];
+						const made = sized(w, d, h, pieces);
+						return { ...made, thing: { ...made.thing, id: `t${i}` as never } };
+					});
+					const { containers, rest } = fillContainers(kind(kindId), all, { ...options, clearMm });
+					for (const { thing, pieces } of all) {
+						const count = (goods: readonly Good[]) =>
+							goods
+								.filter((each) => each.thing.id === thing.id)
+								.reduce((sum, each) => sum + each.pieces, 0);
+						const inside = containers.reduce((sum, { holds }) => sum + count(holds), 0);
+						expect(inside + count(rest)).toBe(pieces);
+					}
+					for (const { heightMm } of containers)
+						expect(heightMm).toBeLessThanOrEqual(Math.max(clearMm, kind(kindId).heightMm));
+				}
+			),
+			{ numRuns: 300, seed: 11 }
+		);
+	});
+	it('pours one shop pack into a jar, and leaves the next pack as it is', () => {
+		const flour = good('plain flour', 2);
+		const jar = { ...kind('jar-l'), inner: { widthMm: 120, depthMm: 120, heightMm: 240 } };
+		const { containers, rest } = fillJars(jar, [flour], options);
+		expect(containers.map(({ holds }) => holds[0]!.pieces)).toEqual([1]);
+		expect(rest.map(({ pieces }) => pieces)).toEqual([1]);
+	});
+	it('takes the room of a pack from what it weighs', () => {
+		const flour = { ...good('plain flour').thing, massG: 2500 };
+		expect(contentsMl(flour)).toBeCloseTo(2500 / 0.55, 0);
+		expect(contentsMl({ ...flour, densityGPerMl: 0.6 })).toBeCloseTo(2500 / 0.6, 0);
 	});
 });
 
@@ -155,11 +210,8 @@ describe('fitting every planned nook of the demo home', () => {
 		expect(result.arrangements.length).toBeGreaterThan(0);
 		for (const arrangement of result.arrangements) {
 			expect(checkFit(placed, nookId, arrangement.placements)).toEqual([]);
+			expect(checkContents(placed, nookId, arrangement as never)).toEqual([]);
 			expect(arrangement.massG).toBeLessThanOrEqual(nook.loadG ?? Infinity);
-			for (const block of arrangement.standing) {
-				expect(block.xMm + block.widthMm).toBeLessThanOrEqual(nook.inside.widthMm!);
-				expect(block.yMm + block.depthMm).toBeLessThanOrEqual(nook.inside.depthMm!);
-			}
 			const cost = arrangement.toBuy.reduce(
 				(sum, { kindId, count }) => sum + placed.containerKinds[kindId]!.priceMinor * count,
 				0

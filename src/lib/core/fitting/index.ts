@@ -8,8 +8,11 @@ export {
 	type Rect
 } from './floor';
 export { wantsOf, type Good, type Want } from './wants';
-export { holdOptions, holdsPiece, outerOf, type HoldOption, type NookRoom } from './options';
-export { fitNook, type Arrangement, type FitResult, type TooBig } from './fit';
+export { holdOptions, outerOf, type HoldOption, type NookRoom } from './options';
+export { fillContainers, type Fill, type Filled, type FillOptions } from './contents';
+export { contentsMl, DENSITIES, jarMl } from './decant';
+export { fitNook, type Arrangement, type FitResult, type LeftOver, type TooBig } from './fit';
+export { checkContents, type ContentsFault } from './check-contents';
 export { checkFit, rectOf, type FitViolation } from './check-fit';
 export { keepArrangement, keptOf, type KeptArrangement } from './save';
 export { fitFingerprint, ownedLeft } from './owned';

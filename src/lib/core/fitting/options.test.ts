@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { DEFAULT_SETTINGS } from '../model';
 import { apply, NOW } from '../fixtures/tiny-home';
-import { holdOptions, wantsOf, type NookRoom } from '.';
+import { holdOptions, wantsOf, type NookRoom, type Packing } from '.';
 
 const room: NookRoom = {
 	widthMm: 1260,
@@ -11,8 +11,10 @@ const room: NookRoom = {
 	passWidthMm: 1260,
 	passHeightMm: 350,
 	aboveMm: 30,
-	loadG: Infinity
+	loadG: Infinity,
+	liftG: 12_000
 };
+const packing: Packing = { room, boxes: [], seenFromAbove: false, frontMm: 10, sideMm: 3 };
 const { play } = DEFAULT_SETTINGS;
 const demo = demoHome(NOW);
 const kinds = Object.values(demo.containerKinds);
@@ -46,45 +48,57 @@ describe('the ways to hold a group', () => {
 		'%s: nothing is lost between containers and shelf, and no container is over full',
 		(groupId) => {
 			const want = wantOf(groupId);
-			const options = holdOptions(want, kinds, room, play, owned);
-			expect(options.at(-1)).toMatchObject({ kind: null, count: 0, costMinor: 0 });
-			for (const { kind, count, loose, costMinor, heightMm } of options) {
-				expect(want.goods).toEqual(expect.arrayContaining([...loose]));
+			const options = holdOptions(want, kinds, packing, play, owned);
+			expect(options.at(-1)).toMatchObject({ kind: null, containers: [], costMinor: 0 });
+			const pieces = (goods: readonly { pieces: number }[]) =>
+				goods.reduce((sum, good) => sum + good.pieces, 0);
+			for (const { kind, containers, loose, lanes, tooLarge, costMinor } of options) {
+				const held = containers.flatMap(({ holds }) => holds);
+				expect(pieces(held) + pieces(loose)).toBe(pieces(want.goods));
+				expect(
+					pieces(lanes.flatMap(({ holds }) => holds)) + pieces(tooLarge.map((t) => t.good))
+				).toBe(pieces(loose));
 				if (!kind) continue;
-				const held = want.goods.filter((good) => !loose.includes(good));
-				const innerMl =
-					(kind.inner.widthMm * kind.inner.depthMm * Math.min(kind.inner.heightMm, 320)) / 1000;
-				const heldMl = held.reduce((sum, good) => sum + good.volumeMl, 0);
-				expect(heldMl).toBeLessThanOrEqual(count * innerMl * play.fillShare + 1e-6);
-				expect(heightMm).toBeLessThanOrEqual(room.heightMm - room.aboveMm);
+				for (const { heightMm, massG } of containers) {
+					expect(heightMm).toBeLessThanOrEqual(room.heightMm - room.aboveMm);
+					if (kind.role === 'bin') expect(massG).toBeLessThanOrEqual(room.liftG);
+				}
 				expect(want.roles).toContain(kind.role);
-				expect(costMinor).toBe(Math.max(0, count - kind.owned) * kind.priceMinor);
+				expect(costMinor).toBe(Math.max(0, containers.length - kind.owned) * kind.priceMinor);
 			}
 		}
 	);
 	it('offer jars only where one decants, one jar a kind of goods', () => {
 		expect(
-			holdOptions(wantOf('grains'), kinds, room, play, owned).some((o) => o.kind?.role === 'jar')
+			holdOptions(wantOf('grains'), kinds, packing, play, owned).some((o) => o.kind?.role === 'jar')
 		).toBe(false);
-		const jars = holdOptions(wantOf('grains', 'decant'), kinds, room, play, owned).filter(
+		const jars = holdOptions(wantOf('grains', 'decant'), kinds, packing, play, owned).filter(
 			(o) => o.kind?.role === 'jar'
 		);
 		expect(jars.length).toBeGreaterThan(0);
-		for (const { count, loose } of jars)
-			expect(count).toBeGreaterThanOrEqual(wantOf('grains', 'decant').goods.length - loose.length);
+		for (const { containers } of jars)
+			for (const { holds } of containers) expect(holds.map(({ pieces }) => pieces)).toEqual([1]);
 	});
 	it('leave out what is too high or does not pass the way in', () => {
 		const low = { ...room, heightMm: 100, passHeightMm: 100 };
-		expect(holdOptions(wantOf('oils'), kinds, low, play, owned).map((o) => o.kind)).toEqual([null]);
+		expect(
+			holdOptions(wantOf('oils'), kinds, { ...packing, room: low }, play, owned).map((o) => o.kind)
+		).toEqual([null]);
 		const narrow = { ...room, passWidthMm: 90 };
-		for (const { kind } of holdOptions(wantOf('baking'), kinds, narrow, play, owned))
+		for (const { kind } of holdOptions(
+			wantOf('baking'),
+			kinds,
+			{ ...packing, room: narrow },
+			play,
+			owned
+		))
 			if (kind)
 				expect(Math.min(kind.outerTop.widthMm, kind.outerTop.depthMm)).toBeLessThanOrEqual(84);
 	});
 	it('cost nothing more for what the house has', () => {
 		const want = wantOf('baking');
 		const price = (have: number) =>
-			holdOptions(want, kinds, room, play, new Map([['bin-l', have]])).find(
+			holdOptions(want, kinds, packing, play, new Map([['bin-l', have]])).find(
 				(o) => o.kind?.id === 'bin-l' && !o.loose.length
 			)!;
 		expect(price(0).costMinor - price(1).costMinor).toBe(demo.containerKinds['bin-l']!.priceMinor);

@@ -1,18 +1,25 @@
-import type { ContainerKind, Settings } from '../model';
-import type { Good, Want } from './wants';
+import type { ContainerKind, ContainerRole, Settings } from '../model';
+import { fillContainers, type Fill, type Filled, type FillOptions } from './contents';
+import { fillJars } from './decant';
+import { standFree, type Lane, type TooLarge } from './loose';
+import type { Packing } from './room';
+import { massOf, volumeOf, type Good, type Want } from './wants';
 
-/** One way to hold a group: so many of one kind, and what stands free beside them. */
+/** One way to hold a want: so many of one kind with what is in each, and what stands free beside them. */
 export interface HoldOption {
 	readonly want: Want;
 	readonly kind: ContainerKind | null;
-	readonly count: number;
+	readonly containers: readonly Filled[];
 	/** Most of the kind that may stand on each other. */
 	readonly layers: number;
-	/** Height of one container with its contents, mm. */
-	readonly heightMm: number;
 	readonly costMinor: number;
 	/** Goods that stand free. */
 	readonly loose: readonly Good[];
+	/** How they stand: in rows from front to back. */
+	readonly lanes: readonly Lane[];
+	readonly tooLarge: readonly TooLarge[];
+	/** Things that stand behind another thing in their row, where one looks from the front. */
+	readonly hidden: number;
 	readonly massG: number;
 }
 
@@ -26,6 +33,8 @@ export interface NookRoom {
 	/** Fingers' room above a container, mm. */
 	readonly aboveMm: number;
 	readonly loadG: number;
+	/** What a container that is lifted out here may weigh, g. */
+	readonly liftG: number;
 }
 
 /** Largest outer size of a container, mm: many taper, and the larger end decides. */
@@ -34,135 +43,131 @@ export const outerOf = (kind: ContainerKind) => ({
 	depthMm: Math.max(kind.outerTop.depthMm, kind.outerBase.depthMm)
 });
 
-const PERMUTATIONS = [
-	[0, 1, 2],
-	[0, 2, 1],
-	[1, 2, 0]
-] as const;
+/** Kinds that stay where they are: one takes from them, and does not lift them. */
+const STAYS: ReadonlySet<ContainerRole> = new Set([
+	'turntable',
+	'riser',
+	'rack',
+	'upright',
+	'cradle',
+	'divider',
+	'slide'
+]);
 
-/** Whether one piece goes into a container, upright or lying, with its top out where there is no lid. */
-export function holdsPiece(kind: ContainerKind, thing: Good['thing'], clearMm: number): boolean {
-	const { widthMm, depthMm, heightMm } = thing.piece;
-	const sides = [widthMm, depthMm, heightMm];
-	const { inner } = kind;
-	const high = kind.lid ? inner.heightMm : clearMm;
-	return PERMUTATIONS.some(([a, b, c], index) => {
-		// Bottles and cans stand: only flat or long goods may lie.
-		if (index > 0 && kind.role !== 'bin' && kind.role !== 'divider' && kind.role !== 'rack')
-			return false;
-		const [w, d, h] = [sides[a]!, sides[b]!, sides[c]!];
-		const onFloor =
-			(w <= inner.widthMm && d <= inner.depthMm) || (d <= inner.widthMm && w <= inner.depthMm);
-		return onFloor && h <= high;
-	});
+/** Share of a want that a kind must be able to take before it is worth proposing. */
+const WORTH_SHARE = 0.5;
+/** More of one kind than this in one place is no order. */
+const MOST_CONTAINERS = 24;
+
+/** Height that a container with its contents may have, mm. */
+export const clearOf = (room: NookRoom): number =>
+	Math.min(room.heightMm, room.passHeightMm) - room.aboveMm;
+
+/** Whether a container, empty, goes through the way in and stands in the room, turned if it may be. */
+export function enters(kind: ContainerKind, room: NookRoom, sideMm: number): boolean {
+	const { widthMm: w, depthMm: d } = outerOf(kind);
+	const goes = (across: number, back: number) =>
+		across + 2 * sideMm <= Math.min(room.widthMm, room.passWidthMm) &&
+		back + sideMm <= room.depthMm;
+	const isLow = kind.heightMm <= clearOf(room);
+	return isLow && (goes(w, d) || (kind.turn && goes(d, w)));
 }
 
-/** Height of a container with the tallest thing it holds, mm. */
-function filledHeight(kind: ContainerKind, goods: readonly Good[]): number {
-	if (kind.lid) return kind.heightMm;
-	const tallest = Math.max(
-		0,
-		...goods.map(({ thing }) => Math.min(thing.piece.heightMm, lyingHeight(kind, thing)))
-	);
-	if (kind.role === 'turntable') return 20 + tallest;
-	if (kind.role === 'riser') return Math.round(kind.heightMm * 0.66) + tallest;
-	return Math.max(kind.heightMm, tallest + 4);
-}
+const fill = (kind: ContainerKind, goods: readonly Good[], options: FillOptions): Fill =>
+	kind.role === 'jar' ? fillJars(kind, goods, options) : fillContainers(kind, goods, options);
 
-/** Height of a thing that has to lie down to go into a bin, mm; standing where it can. */
-function lyingHeight(kind: ContainerKind, { piece }: Good['thing']): number {
-	const stands =
-		(piece.widthMm <= kind.inner.widthMm && piece.depthMm <= kind.inner.depthMm) ||
-		(piece.depthMm <= kind.inner.widthMm && piece.widthMm <= kind.inner.depthMm);
-	return stands ? piece.heightMm : Math.min(piece.widthMm, piece.depthMm);
-}
+/** Kinds that would have to be bought and are really filled, for one role of one want. */
+const MOST_BOUGHT = 12;
 
-/** Share of a group's volume that a kind must be able to take before it is worth proposing. */
-const WORTH_SHARE = 0.6;
-const MOST_CONTAINERS = 8;
-
-const sumOf = (goods: readonly Good[], of: (good: Good) => number) =>
-	goods.reduce((total, good) => total + of(good), 0);
-
-/** Containers of a kind that goods need at the fill share; in jars every kind of goods has its own. */
-function countFor(
-	kind: ContainerKind,
-	goods: readonly Good[],
-	innerMl: number,
-	fillShare: number
-): number {
-	const each = innerMl * fillShare;
-	return kind.role === 'jar'
-		? sumOf(goods, (good) => Math.ceil(good.volumeMl / each))
-		: Math.ceil(sumOf(goods, (good) => good.volumeMl) / each);
-}
-
-/** The goods, the bulkiest first, that so many containers can take. */
-function fillUp(
-	kind: ContainerKind,
-	goods: readonly Good[],
-	count: number,
-	innerMl: number,
-	fillShare: number
-): Good[] {
-	const taken: Good[] = [];
-	for (const good of [...goods].sort((a, b) => b.volumeMl - a.volumeMl))
-		if (countFor(kind, [...taken, good], innerMl, fillShare) <= count) taken.push(good);
-	return taken;
+/** Owned kinds, and of those to buy the ones that look best by litres: few of them, little air, little money. */
+function likelyKinds(
+	kinds: readonly ContainerKind[],
+	want: Want,
+	ownedLeft: ReadonlyMap<string, number>
+): ContainerKind[] {
+	const all = volumeOf(want.goods);
+	const isOwned = (kind: ContainerKind) => (ownedLeft.get(kind.id) ?? 0) > 0;
+	const guess = (kind: ContainerKind) => {
+		const { widthMm, depthMm, heightMm } = kind.inner;
+		const ml = (widthMm * depthMm * heightMm) / 1000;
+		const count = Math.max(1, Math.ceil(all / (ml * 0.7)));
+		const air = Math.max(0, 1 - all / (ml * count));
+		return count * (kind.priceMinor + 60) + air * 400;
+	};
+	const taken = new Map<string, number>();
+	const bought = kinds
+		.filter((kind) => !isOwned(kind))
+		.map((kind) => ({ kind, guess: guess(kind) }))
+		.sort((a, b) => a.guess - b.guess || (a.kind.id < b.kind.id ? -1 : 1))
+		.filter(({ kind }) => {
+			const count = (taken.get(kind.role) ?? 0) + 1;
+			taken.set(kind.role, count);
+			return count <= MOST_BOUGHT;
+		});
+	return [...kinds.filter(isOwned), ...bought.map(({ kind }) => kind)];
 }
 
 /**
- * Lists the ways to hold one group in a room, with what each costs beyond the containers still free in the house:
- * all of it in one kind, or part of it with the rest standing free. The last one is always "no container".
+ * Lists the ways to hold one want in a room, with what each costs beyond the containers still free in the house: as
+ * many of one kind as it needs, or fewer (as many as the house has, half) with the rest standing free. The last one is always
+ * "no container".
  */
 export function holdOptions(
 	want: Want,
 	kinds: readonly ContainerKind[],
-	room: NookRoom,
+	packing: Packing,
 	play: Settings['play'],
 	ownedLeft: ReadonlyMap<string, number>
 ): HoldOption[] {
-	const clearMm = Math.min(room.heightMm, room.passHeightMm) - room.aboveMm;
-	const all = sumOf(want.goods, (good) => good.volumeMl);
-	const massG = sumOf(want.goods, (good) => good.massG);
-	const optionOf = (kind: ContainerKind, held: readonly Good[], count: number): HoldOption => ({
+	const { room, seenFromAbove } = packing;
+	const free = (loose: readonly Good[]) => {
+		const { lanes, tooLarge } = standFree(loose, packing);
+		const behind = lanes.reduce((sum, { holds }) => sum + holds.length - 1, 0);
+		return { loose, lanes, tooLarge, hidden: seenFromAbove ? 0 : behind };
+	};
+	const clearMm = clearOf(room);
+	const all = volumeOf(want.goods);
+	const optionOf = (kind: ContainerKind, { containers, rest }: Fill): HoldOption => ({
 		want,
 		kind,
-		count,
+		containers,
 		layers: kind.stack && kind.lid ? Math.max(1, Math.floor(clearMm / kind.heightMm)) : 1,
-		heightMm: filledHeight(kind, held),
-		costMinor: Math.max(0, count - (ownedLeft.get(kind.id) ?? 0)) * kind.priceMinor,
-		loose: want.goods.filter((good) => !held.includes(good)),
-		massG: massG + count * kind.massG
+		costMinor: Math.max(0, containers.length - (ownedLeft.get(kind.id) ?? 0)) * kind.priceMinor,
+		...free(rest),
+		massG: containers.reduce((sum, { massG }) => sum + massG, 0) + massOf(rest)
 	});
 	const found: HoldOption[] = [];
-	for (const kind of kinds) {
-		if (!want.roles.includes(kind.role)) continue;
-		const outer = outerOf(kind);
-		const enters = Math.min(outer.widthMm, outer.depthMm) + 2 * play.sideMm <= room.passWidthMm;
-		const held = want.goods.filter(({ thing }) => holdsPiece(kind, thing, clearMm));
-		const heldMl = sumOf(held, (good) => good.volumeMl);
-		if (!enters || heldMl < all * WORTH_SHARE || heldMl === 0) continue;
-		if (filledHeight(kind, held) > clearMm) continue;
-		const innerMl =
-			(kind.inner.widthMm * kind.inner.depthMm * Math.min(kind.inner.heightMm, clearMm)) / 1000;
-		const count = countFor(kind, held, innerMl, play.fillShare);
-		if (count <= MOST_CONTAINERS) found.push(optionOf(kind, held, count));
-		for (const fewer of new Set([count - 1, Math.ceil(count / 2)])) {
-			if (fewer < 1 || fewer >= count || fewer > MOST_CONTAINERS) continue;
-			const part = fillUp(kind, held, fewer, innerMl, play.fillShare);
-			if (part.length) found.push(optionOf(kind, part, fewer));
-		}
+	const suits = kinds.filter(
+		(kind) => want.roles.includes(kind.role) && enters(kind, room, play.sideMm)
+	);
+	for (const kind of likelyKinds(suits, want, ownedLeft)) {
+		const options: FillOptions = {
+			clearMm,
+			mostG: STAYS.has(kind.role) ? Infinity : room.liftG,
+			mostContainers: MOST_CONTAINERS,
+			fillShare: play.fillShare
+		};
+		const whole = fill(kind, want.goods, options);
+		const count = whole.containers.length;
+		const heldMl = whole.containers.reduce((sum, { holds }) => sum + volumeOf(holds), 0);
+		// A jar takes one pack of each; what is over is expected.
+		if (!count || (kind.role !== 'jar' && heldMl < all * WORTH_SHARE)) continue;
+		found.push(optionOf(kind, whole));
+		const owned = ownedLeft.get(kind.id) ?? 0;
+		for (const fewer of new Set([Math.ceil(count / 2), owned]))
+			if (fewer >= 1 && fewer < count)
+				found.push(optionOf(kind, fill(kind, want.goods, { ...options, mostContainers: fewer })));
 	}
-	const free: HoldOption = {
-		want,
-		kind: null,
-		count: 0,
-		layers: 1,
-		heightMm: 0,
-		costMinor: 0,
-		loose: want.goods,
-		massG
-	};
-	return [...found, free];
+	return [
+		...found,
+		{
+			want,
+			kind: null,
+			containers: [],
+			layers: 1,
+			costMinor: 0,
+			...free(want.goods),
+			massG: massOf(want.goods)
+		}
+	];
 }

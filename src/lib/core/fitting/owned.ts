@@ -3,9 +3,10 @@ import { wantsOf } from './wants';
 
 /** Fingerprint of everything one nook's fit is computed from. */
 export function fitFingerprint(home: Home, nookId: string): string {
-	const wants = wantsOf(home, nookId).map(({ groupId, usesPerWeek, goods }) => [
+	const wants = wantsOf(home, nookId).map(({ groupId, usesPerWeek, goods, roles }) => [
 		groupId,
 		usesPerWeek,
+		roles,
 		goods.map(({ thing, pieces }) => [thing.id, pieces, thing.piece])
 	]);
 	return fingerprint([
@@ -13,6 +14,7 @@ export function fitFingerprint(home: Home, nookId: string): string {
 		wants,
 		home.containerKinds,
 		home.settings.play,
+		home.settings.lift,
 		home.schools.boxes
 	]);
 }

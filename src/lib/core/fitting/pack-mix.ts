@@ -1,31 +1,52 @@
-import { GroupId, KindId, PartId, type Placement, type Standing } from '../model';
+import { GroupId, KindId, PartId, type Held, type Placement, type Standing } from '../model';
 import type { Box } from '../survey';
-import { blocksOf } from './blocks';
-import { DEFAULT_FLOOR, packFloor, packWhatFits, type FloorItem, type Rect } from './floor';
+import { blocksOf, heldBy, type Block } from './blocks';
+import {
+	DEFAULT_FLOOR,
+	packFloor,
+	packWhatFits,
+	type FloorItem,
+	type FloorPlace,
+	type Rect
+} from './floor';
+import type { TooLarge } from './loose';
 import type { HoldOption } from './options';
 import type { Packing } from './room';
+import { piecesOf, type Good } from './wants';
+import { solvePacking } from '../solvers/packing';
 
 /** Blocked floor at a height: boxes that reach below the top of a block. */
 const blockedAt = (boxes: readonly Box[], heightMm: number): Rect[] =>
 	boxes.filter((box) => box.z < heightMm).map(({ x, y, w, d }) => ({ x, y, w, d }));
 
+/** Pieces that did not go in, and why. */
+export interface Left {
+	readonly groupId: string;
+	readonly good: Good;
+	/** Too tall or too wide for the place by so much; null: the floor is full. */
+	readonly tooLarge: Omit<TooLarge, 'good'> | null;
+}
+
 export interface Packed {
 	readonly placements: Placement[];
 	readonly standing: Standing[];
-	readonly leftOver: { groupId: string; volumeMl: number }[];
+	readonly left: Left[];
 	readonly usedMm2: number;
+	/** Something that is used daily stands behind something else. */
+	readonly hasDailyBehind: boolean;
+	readonly massG: number;
 }
 
-/** Packs a mix; blocks that find no place are left over. */
-export function packMix(mix: readonly HoldOption[], packing: Packing): Packed {
-	const { room, boxes, seenFromAbove, frontMm, sideMm } = packing;
-	// Play at the front is 10 mm, of which a container brings its own side play.
-	const front = Math.max(0, frontMm - sideMm);
-	const floor: Rect = { x: 0, y: front, w: room.widthMm, d: room.depthMm - front };
-	const blocks = mix
-		.flatMap((option) => blocksOf(option, packing))
-		.filter((block) => block.w > 0 && block.d > 0)
-		.sort((a, b) => Number(b.front) - Number(a.front) || b.w * b.d - a.w * a.d);
+const heldOf = (goods: readonly Good[]): Held[] =>
+	goods.map(({ thing, pieces }) => ({ thingId: thing.id, pieces }));
+
+/** Where the blocks of a mix stand: all with what is daily in front, else all anyhow, else what goes in. */
+function placesOf(
+	floor: Rect,
+	blocks: readonly Block[],
+	packing: Packing
+): { places: readonly (FloorPlace | null)[]; isFrontKept: boolean } {
+	const { boxes, room, seenFromAbove } = packing;
 	const items = blocks.map((block): FloorItem => ({
 		w: block.w,
 		d: block.d,
@@ -34,25 +55,96 @@ export function packMix(mix: readonly HoldOption[], packing: Packing): Packed {
 		blocked: blockedAt(boxes, block.heightMm + (block.kind ? room.aboveMm : 0))
 	}));
 	const options = { ...DEFAULT_FLOOR, seenFromAbove };
-	const places = packFloor(floor, items, options) ?? packWhatFits(floor, items, options);
-	const leftOver = new Map<string, number>();
+	const strict = packFloor(floor, items, options);
+	if (strict) return { places: strict, isFrontKept: true };
+	const anyhow = items.map((item) => ({ ...item, front: false }));
+	const relaxed = seenFromAbove ? null : packFloor(floor, anyhow, options);
+	if (relaxed) return { places: relaxed, isFrontKept: false };
+	const simple = packWhatFits(floor, anyhow, options);
+	const dense = packDensely(floor, anyhow);
+	const places = coveredBy(items, dense) > coveredBy(items, simple) ? dense : simple;
+	return { places, isFrontKept: seenFromAbove };
+}
+
+/** Positions looked at for a place that is nearly too full. */
+const DENSE_STEPS = 40_000;
+
+/** Packs as much as goes in whatever stands before what; everything keeps off what is in the way of the highest. */
+function packDensely(floor: Rect, items: readonly FloorItem[]): (FloorPlace | null)[] {
+	const places = new Array<FloorPlace | null>(items.length).fill(null);
+	const blocked = items.flatMap((item) => item.blocked);
+	const { placed } = solvePacking(
+		{
+			width: floor.w,
+			depth: floor.d,
+			obstructions: [...new Map(blocked.map((r) => [JSON.stringify(r), r])).values()].map((r) => ({
+				...r,
+				x: r.x - floor.x,
+				y: r.y - floor.y
+			})),
+			pieces: items.map(({ w, d, turn }) => ({ w, d, turn }))
+		},
+		{ steps: DENSE_STEPS }
+	);
+	for (const { piece, x, y, turned } of placed)
+		places[piece] = { x: x + floor.x, y: y + floor.y, turned };
+	return places;
+}
+const coveredBy = (items: readonly FloorItem[], places: readonly (FloorPlace | null)[]) =>
+	items.reduce((sum, { w, d }, i) => sum + (places[i] ? w * d : 0), 0);
+
+/** What did not go in, each thing once. */
+function merged(left: readonly Left[]): Left[] {
+	const byThing = new Map<string, Left>();
+	for (const each of left) {
+		const known = byThing.get(each.good.thing.id);
+		byThing.set(
+			each.good.thing.id,
+			known ? { ...known, good: piecesOf(known.good, known.good.pieces + each.good.pieces) } : each
+		);
+	}
+	return [...byThing.values()].sort((a, b) => b.good.volumeMl - a.good.volumeMl);
+}
+
+/** Packs a mix of ways to hold the wants; what finds no place is left, piece by piece. */
+export function packMix(mix: readonly HoldOption[], packing: Packing): Packed {
+	const { room, frontMm, sideMm } = packing;
+	// Play at the front is 10 mm, of which a container brings its own side play.
+	const front = Math.max(0, frontMm - sideMm);
+	const floor: Rect = { x: 0, y: front, w: room.widthMm, d: room.depthMm - front };
+	const left: Left[] = mix.flatMap(({ want, tooLarge }) =>
+		tooLarge.map(({ good, side, shortMm }) => ({
+			groupId: want.groupId,
+			good,
+			tooLarge: { side, shortMm }
+		}))
+	);
+	const blocks = mix
+		.flatMap((option) => blocksOf(option, sideMm))
+		.sort((a, b) => Number(b.front) - Number(a.front) || b.w * b.d - a.w * a.d);
+	const { places, isFrontKept } = placesOf(floor, blocks, packing);
 	const placements: Placement[] = [];
 	const standing: Standing[] = [];
 	let usedMm2 = 0;
+	let massG = 0;
 	blocks.forEach((block, index) => {
 		const place = places[index];
 		if (!place) {
-			leftOver.set(block.groupId, (leftOver.get(block.groupId) ?? 0) + block.volumeMl);
+			for (const good of heldBy(block)) left.push({ groupId: block.groupId, good, tooLarge: null });
 			return;
 		}
 		const { x, y, turned } = place;
 		usedMm2 += block.w * block.d;
+		massG +=
+			block.containers.reduce((sum, filled) => sum + filled.massG, 0) +
+			block.loose.reduce((sum, good) => sum + good.massG, 0);
 		if (!block.kind) {
 			const [widthMm, depthMm] = turned ? [block.d, block.w] : [block.w, block.d];
 			standing.push({
 				id: PartId.parse(`block-${standing.length + 1}`),
 				groupId: GroupId.parse(block.groupId),
-				names: [...block.names],
+				names: block.loose.map(({ thing }) => thing.name),
+				holds: heldOf(block.loose),
 				xMm: x,
 				yMm: y,
 				widthMm,
@@ -61,21 +153,25 @@ export function packMix(mix: readonly HoldOption[], packing: Packing): Packed {
 			});
 			return;
 		}
-		for (let layer = 0; layer < block.layers; layer++)
+		block.containers.forEach((filled, layer) =>
 			placements.push({
 				id: PartId.parse(`container-${placements.length + 1}`),
-				kindId: KindId.parse(block.kind.id),
+				kindId: KindId.parse(block.kind!.id),
 				groupId: GroupId.parse(block.groupId),
 				xMm: x + sideMm,
 				yMm: y + sideMm,
-				zMm: layer * block.kind.heightMm,
-				turned
-			});
+				zMm: layer * block.kind!.heightMm,
+				turned,
+				holds: heldOf(filled.holds)
+			})
+		);
 	});
 	return {
 		placements,
 		standing,
-		leftOver: [...leftOver].map(([groupId, volumeMl]) => ({ groupId, volumeMl })),
-		usedMm2
+		left: merged(left),
+		usedMm2,
+		hasDailyBehind: !isFrontKept,
+		massG
 	};
 }

@@ -7,6 +7,7 @@ import {
 	usableSpace,
 	type Box
 } from '../survey';
+import { liftOf } from './lift';
 import type { NookRoom } from './options';
 
 /** Everything a packing has to keep to in one nook. */
@@ -38,7 +39,8 @@ export function roomOf(home: Home, nookId: string): Packing | null {
 			// A drawer is reached from above; nothing has to be lifted over what stands on it.
 			aboveMm:
 				nook.kind === 'drawer' ? 5 : nook.kind.startsWith('chest-') ? play.overLipMm : play.aboveMm,
-			loadG: nook.loadG ?? Infinity
+			loadG: nook.loadG ?? Infinity,
+			liftG: liftOf(home, place)
 		},
 		boxes: blockedBoxes(nook, play.pipeMm),
 		seenFromAbove,

@@ -4,6 +4,7 @@ import {
 	idsFrom,
 	NookId,
 	PartId,
+	ThingId,
 	type Edit,
 	type FitPlan,
 	type Placement
@@ -64,8 +65,10 @@ export function keepArrangement(
 			nookId: NookId.parse(nookId),
 			placements: carryIds(placements, known?.placements ?? [], idsFrom(stem)),
 			standing: [...standing],
-			leftOver: leftOver.map(({ groupId, volumeMl }) => ({
+			leftOver: leftOver.map(({ groupId, thingId, pieces, volumeMl }) => ({
 				groupId: GroupId.parse(groupId),
+				thingId: ThingId.parse(thingId),
+				pieces,
 				volumeMl
 			})),
 			costMinor,

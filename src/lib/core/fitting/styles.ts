@@ -1,43 +1,85 @@
-import { pilesOf, STAND_HIGH_MM } from './blocks';
+import { categoryOf } from '../model';
 import { outerOf, type HoldOption } from './options';
+import { volumeOf } from './wants';
 
 export type ArrangementName = 'house-first' | 'calm' | 'roomy';
 
-/** What each style of arrangement holds against a way to hold a group; less is better, about in minor units. */
+/** What each style of arrangement holds against a way to hold a want; less is better, about in minor units. */
 export const STYLES: Readonly<Record<ArrangementName, (option: HoldOption) => number>> = {
 	// Money first: what the house has, then what is cheap; standing loose is a small cost.
-	'house-first': (option) => option.costMinor + loosePenalty(option) * 200 + option.count * 5,
-	// Few containers, little loose.
-	calm: (option) => option.costMinor * 0.3 + loosePenalty(option) * 1500 + option.count * 40,
+	'house-first': (option) =>
+		option.costMinor +
+		looseCost(option) * 200 +
+		option.containers.length * 5 +
+		rankOf(option) * 20 +
+		option.hidden * 50 +
+		airOf(option) * 150,
+	// Few containers, little loose, each in the holder made for it.
+	calm: (option) =>
+		option.costMinor * 0.3 +
+		looseCost(option) * 1500 +
+		option.containers.length * 40 +
+		rankOf(option) * 120 +
+		option.hidden * 150 +
+		airOf(option) * 400,
 	// Small footprint.
-	roomy: (option) => option.costMinor * 0.3 + floorOf(option) / 100 + loosePenalty(option) * 500
+	roomy: (option) =>
+		option.costMinor * 0.3 +
+		floorOf(option) / 100 +
+		looseCost(option) * 500 +
+		rankOf(option) * 40 +
+		option.hidden * 40
 };
 
-const loosePenalty = (option: HoldOption): number =>
-	option.want.roles.length === 0
-		? 0
-		: option.loose.reduce((sum, good) => sum + good.volumeMl, 0) /
-			Math.max(
-				1,
-				option.want.goods.reduce((sum, good) => sum + good.volumeMl, 0)
-			);
+/** Kinds of thing that a shelf holds as well as any bin: nothing falls over, and nothing is small. */
+const STANDS_WELL_ML = 900;
+
+/** Share of a want that stands free though it should not: small things fall into a heap. */
+function looseCost(option: HoldOption): number {
+	if (option.want.roles.length === 0) return 0;
+	const small = option.loose.filter(({ volumeMl, pieces }) => volumeMl / pieces < STANDS_WELL_ML);
+	const all = Math.max(1, volumeOf(option.want.goods));
+	return (volumeOf(small) + 0.25 * (volumeOf(option.loose) - volumeOf(small))) / all;
+}
+
+/** How far down the list of what suits the goods this kind of container stands, 0 for the first. */
+function rankOf({ kind, want }: HoldOption): number {
+	if (!kind) return 0;
+	const ranks = want.goods.map(({ thing }) => {
+		const at = categoryOf(thing.category).holders.indexOf(kind.role);
+		return at < 0 ? 3 : at;
+	});
+	return Math.min(...ranks);
+}
+
+/** Share of the containers that stays empty: a large box for three small things. */
+function airOf({ kind, containers }: HoldOption): number {
+	if (!kind || !containers.length || kind.role === 'riser' || kind.role === 'turntable') return 0;
+	const { widthMm, depthMm, heightMm } = kind.inner;
+	const roomMl = (widthMm * depthMm * heightMm * containers.length) / 1000;
+	const heldMl = containers.reduce((sum, { holds }) => sum + volumeOf(holds), 0);
+	return Math.max(0, 1 - heldMl / roomMl);
+}
 
 function floorOf(option: HoldOption): number {
 	const outer = option.kind ? outerOf(option.kind) : { widthMm: 0, depthMm: 0 };
-	const piles = Math.ceil(option.count / option.layers);
+	const piles = Math.ceil(option.containers.length / option.layers);
 	return (
 		piles * outer.widthMm * outer.depthMm +
-		option.loose.reduce((sum, good) => sum + pilesOf(good, STAND_HIGH_MM).areaMm2, 0)
+		option.loose.reduce((sum, { thing, pieces }) => {
+			const { widthMm, depthMm } = thing.piece;
+			return sum + pieces * widthMm * depthMm;
+		}, 0)
 	);
 }
 
-const WAYS_PER_GROUP = 10;
+const WAYS_PER_WANT = 10;
 const MIXES = 40;
 
 /** Effort of one more kind of container in a nook: the fewest different kinds look calm. */
 const NEW_KIND = 60;
 
-/** Mixes of one option a group, the cheapest by a style first; a beam over the groups. */
+/** Mixes of one option a want, the cheapest by a style first; a beam over the wants. */
 export function mixesOf(
 	options: readonly (readonly HoldOption[])[],
 	style: (option: HoldOption) => number,
@@ -47,14 +89,20 @@ export function mixesOf(
 		{ mix: [], score: 0, massG: 0 }
 	];
 	for (const ways of options) {
-		const ranked = [...ways].sort((a, b) => style(a) - style(b)).slice(0, WAYS_PER_GROUP);
+		const scored = ways
+			.map((option) => ({ option, cost: style(option) }))
+			.sort((a, b) => a.cost - b.cost);
+		const ranked = scored.slice(0, WAYS_PER_WANT);
+		// Without any container it weighs least, and takes what room there is.
+		const free = scored.find(({ option }) => !option.kind);
+		if (free && !ranked.includes(free)) ranked.push(free);
 		mixes = mixes
 			.flatMap(({ mix, score, massG }) =>
-				ranked.map((option) => {
+				ranked.map(({ option, cost }) => {
 					const newKind = option.kind && !mix.some((other) => other.kind?.id === option.kind!.id);
 					return {
 						mix: [...mix, option],
-						score: score + style(option) + (newKind ? NEW_KIND : 0),
+						score: score + cost + (newKind ? NEW_KIND : 0),
 						massG: massG + option.massG
 					};
 				})

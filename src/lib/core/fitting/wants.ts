@@ -1,63 +1,113 @@
-import { allGroupFigures } from '../grouping';
-import { categoryOf, pieceVolumeMl, type ContainerKind, type Home, type Thing } from '../model';
+import {
+	categoryOf,
+	pieceVolumeMl,
+	usesPerWeek,
+	type ContainerRole,
+	type Group,
+	type Home,
+	type Thing
+} from '../model';
 import { placesOfLots, type LotShare } from '../zoning';
 
-/** What one group wants from a nook. */
+/** So many pieces of one thing. */
+export interface Good {
+	readonly thing: Thing;
+	/** Whole: what is begun takes its full size. */
+	readonly pieces: number;
+	readonly volumeMl: number;
+	readonly massG: number;
+	readonly usesPerWeek: number;
+}
+
+/** Things of one group that want the same holders in one nook. */
 export interface Want {
 	readonly groupId: string;
 	readonly usesPerWeek: number;
 	/** Kinds of container that suit it, best first; empty: it stands free. */
-	readonly roles: readonly ContainerKind['role'][];
+	readonly roles: readonly ContainerRole[];
 	readonly goods: readonly Good[];
 }
-export interface Good {
-	readonly thing: Thing;
-	readonly pieces: number;
-	readonly volumeMl: number;
-	readonly massG: number;
-}
 
-/** Gathers what of a group has its place in one nook, thing by thing. */
+/** So many pieces of what a good is. */
+export const piecesOf = (good: Good, pieces: number): Good => ({
+	...good,
+	pieces,
+	volumeMl: pieceVolumeMl(good.thing) * pieces,
+	massG: good.thing.massG * pieces
+});
+
+export const volumeOf = (goods: readonly Good[]): number =>
+	goods.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+export const massOf = (goods: readonly Good[]): number =>
+	goods.reduce((sum, { massG }) => sum + massG, 0);
+
+/** Gathers what of a group has its place in one nook, thing by thing, by id. */
 function goodsOf(shares: readonly LotShare[]): Good[] {
-	const goods = new Map<string, Good>();
+	const counts = new Map<string, { thing: Thing; pieces: number }>();
 	for (const { thing, pieces } of shares) {
-		const all = pieces + (goods.get(thing.id)?.pieces ?? 0);
-		goods.set(thing.id, {
-			thing,
-			pieces: all,
-			volumeMl: pieceVolumeMl(thing) * all,
-			massG: thing.massG * all
-		});
+		const known = counts.get(thing.id);
+		if (known) known.pieces += pieces;
+		else counts.set(thing.id, { thing, pieces });
 	}
-	return [...goods.values()].sort((a, b) => (a.thing.id < b.thing.id ? -1 : 1));
+	return [...counts.values()]
+		.map(({ thing, pieces }) => {
+			const uses = usesPerWeek(thing);
+			const whole = Math.ceil(pieces - 1e-9);
+			return piecesOf({ thing, pieces: 0, volumeMl: 0, massG: 0, usesPerWeek: uses }, whole);
+		})
+		.filter(({ pieces }) => pieces > 0)
+		.sort((a, b) => (a.thing.id < b.thing.id ? -1 : 1));
 }
 
-function rolesOf(home: Home, things: readonly Thing[]): ContainerKind['role'][] {
-	const roles = [...new Set(things.flatMap((thing) => categoryOf(thing.category).holders))];
-	return home.schools.boxes === 'decant' ? roles : roles.filter((role) => role !== 'jar');
+/** Whether what a group holds is poured into jars here. */
+export const isDecanted = (home: Home, group: Group | undefined): boolean =>
+	(group?.boxes ?? home.schools.boxes) === 'decant';
+
+/** Wine may lie; other drinks stand. */
+const LIES_IN_A_CRADLE = /\b(?:wine|sparkling)\b/i;
+
+/** Holders that suit a thing, best first. */
+function rolesOf(thing: Thing, decants: boolean): ContainerRole[] {
+	return categoryOf(thing.category).holders.filter(
+		(role) =>
+			(role !== 'jar' || decants) && (role !== 'cradle' || LIES_IN_A_CRADLE.test(thing.name))
+	);
 }
 
-/** Lists what the groups of a zone plan want from one nook, the most used first; ties by id. */
+/**
+ * Lists what the groups of a zone plan want from one nook, the most used first; ties by id, then by holders. What wants
+ * other holders is another want: bottles and packets of one group do not share a bin.
+ */
 export function wantsOf(home: Home, nookId: string): Want[] {
 	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
-	const figures = new Map(allGroupFigures(home).map((f) => [f.groupId, f]));
 	const assignments = plan?.assignments ?? [];
-	return assignments
-		.filter((assignment) => assignment.nookId === nookId)
-		.map(({ groupId, share }) => {
-			const goods = goodsOf(
-				placesOfLots(home, groupId, assignments).filter((part) => part.nookId === nookId)
-			);
-			return {
-				groupId: groupId as string,
-				usesPerWeek: (figures.get(groupId)?.usesPerWeek ?? 0) * share,
-				roles: rolesOf(
-					home,
-					goods.map(({ thing }) => thing)
-				),
-				goods
-			};
-		})
-		.filter(({ goods }) => goods.length > 0)
-		.sort((a, b) => b.usesPerWeek - a.usesPerWeek || (a.groupId < b.groupId ? -1 : 1));
+	const groupIds = new Set(
+		assignments.filter((a) => a.nookId === nookId).map(({ groupId }) => groupId as string)
+	);
+	const wants: Want[] = [];
+	for (const groupId of groupIds) {
+		const decants = isDecanted(home, home.groups[groupId]);
+		const byRoles = new Map<string, { roles: ContainerRole[]; goods: Good[] }>();
+		const shares = placesOfLots(home, groupId, assignments).filter((s) => s.nookId === nookId);
+		for (const good of goodsOf(shares)) {
+			const roles = rolesOf(good.thing, decants);
+			const key = roles.join(',');
+			const known = byRoles.get(key);
+			if (known) known.goods.push(good);
+			else byRoles.set(key, { roles, goods: [good] });
+		}
+		for (const { roles, goods } of byRoles.values())
+			wants.push({
+				groupId,
+				roles,
+				goods,
+				usesPerWeek: Math.max(...goods.map((good) => good.usesPerWeek))
+			});
+	}
+	return wants.sort(
+		(a, b) =>
+			b.usesPerWeek - a.usesPerWeek ||
+			(a.groupId < b.groupId ? -1 : a.groupId > b.groupId ? 1 : 0) ||
+			(a.roles.join() < b.roles.join() ? -1 : 1)
+	);
 }

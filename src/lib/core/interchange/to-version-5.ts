@@ -1,18 +1,10 @@
-import { withMore, type Row } from './with-more';
+import { inEach, withMore, type Row } from './with-more';
 
 const rows = (value: unknown): Row[] => (Array.isArray(value) ? (value as Row[]) : []);
 
 /** Gives each part of a list an id by its place: what was the third corner is `corner-3` from now on. */
 const named = (parts: unknown, kind: string): Row[] =>
 	rows(parts).map((part, i) => ({ id: `${kind}-${i + 1}`, ...part }));
-
-const inEach = (collection: unknown, change: (row: Row) => Row): Row =>
-	Object.fromEntries(
-		Object.entries((collection ?? {}) as Record<string, Row>).map(([id, row]) => [
-			id,
-			{ ...row, ...change(row) }
-		])
-	);
 
 /** Labels stood under the place and the index of their container: `nook-0` is that of its first. */
 const containerOf = ({ id }: Row): string =>

@@ -8,3 +8,12 @@ export const withMore = (collection: unknown, more: (row: Row) => Row): Row =>
 			{ ...more(row), ...row }
 		])
 	);
+
+/** Changes some fields of every record of a collection. */
+export const inEach = (collection: unknown, change: (row: Row) => Row): Row =>
+	Object.fromEntries(
+		Object.entries((collection ?? {}) as Record<string, Row>).map(([id, row]) => [
+			id,
+			{ ...row, ...change(row) }
+		])
+	);

@@ -73,6 +73,8 @@ export const Thing = z.strictObject({
 	/** One pack or piece, as it stands on a shelf. */
 	piece: z.strictObject({ widthMm: Mm, depthMm: Mm, heightMm: Mm }),
 	massG: z.int().min(0),
+	/** Bulk density of what is in the pack, weighed by hand, g/ml; null: as its name says. */
+	densityGPerMl: z.number().positive().max(25).nullable(),
 	use: z.strictObject({
 		class: UseClass,
 		/** Counted from logged uses; takes the place of the class when set. */
@@ -259,6 +261,8 @@ export const Group = z.strictObject({
 	),
 	/** The group whose unopened spares these are; null: a group of its own. Such a group has no things of its own. */
 	stockOf: GroupId.nullable(),
+	/** Kept in its packs or poured into jars; null: as the home does. */
+	boxes: z.enum(['decant', 'packs']).nullable(),
 	/** Why it was proposed, first reason first; empty: made by hand. */
 	why: z.array(GroupReason).max(8),
 	/** Named or made by hand, so that a new proposal neither renames nor removes it. */

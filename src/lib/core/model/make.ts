@@ -98,6 +98,7 @@ export const blankGroup = () =>
 		overrides: noOverrides(),
 		partners: [],
 		stockOf: null,
+		boxes: null,
 		why: [],
 		byHand: false
 	}) satisfies Partial<Group>;
@@ -112,5 +113,6 @@ export const blankThing = () =>
 		priceMinor: null,
 		avoid: false,
 		code: null,
-		rim: null
+		rim: null,
+		densityGPerMl: null
 	}) satisfies Partial<Thing>;

@@ -10,8 +10,19 @@ export const CONTAINER_ROLES = [
 	'riser',
 	'rack',
 	'basket',
-	'divider'
+	'divider',
+	'upright',
+	'cradle',
+	'tray',
+	'caddy',
+	'slide'
 ] as const;
+export type ContainerRole = (typeof CONTAINER_ROLES)[number];
+
+/** So many pieces of a thing, in a container or on the shelf itself. */
+export const Held = z.strictObject({ thingId: ThingId, pieces: z.int().min(1) });
+export type Held = z.infer<typeof Held>;
+
 export const ContainerKind = z.strictObject({
 	id: KindId,
 	name: Words,
@@ -43,7 +54,9 @@ export const Placement = z.strictObject({
 	xMm: Mm,
 	yMm: Mm,
 	zMm: Mm,
-	turned: z.boolean()
+	turned: z.boolean(),
+	/** What is in it; empty in what was fitted before contents were kept. */
+	holds: z.array(Held)
 });
 export type Placement = z.infer<typeof Placement>;
 
@@ -103,6 +116,7 @@ export const Standing = z.strictObject({
 	groupId: GroupId,
 	/** What stands here, the largest first. */
 	names: z.array(Words),
+	holds: z.array(Held),
 	xMm: Mm,
 	yMm: Mm,
 	widthMm: Mm,
@@ -116,8 +130,15 @@ export const FitPlan = z.strictObject({
 	nookId: NookId,
 	placements: partsOf(Placement, MOST.placements),
 	standing: partsOf(Standing, MOST.standing),
-	/** Groups whose things did not all go in, with how much stays over. */
-	leftOver: z.array(z.strictObject({ groupId: GroupId, volumeMl: z.number().min(0) })),
+	/** What did not go in, thing by thing; an older plan knows only how much of which group. */
+	leftOver: z.array(
+		z.strictObject({
+			groupId: GroupId,
+			thingId: ThingId.nullable(),
+			pieces: z.int().min(0),
+			volumeMl: z.number().min(0)
+		})
+	),
 	costMinor: Minor,
 	fingerprint: z.string(),
 	madeAt: Instant

@@ -37,6 +37,8 @@ export const Settings = z.strictObject({
 		pipeMm: z.int().min(0),
 		fillShare: z.number().min(0.1).max(1)
 	}),
+	/** What containers may cost in all, in minor units; null: no ceiling. */
+	budgetMinor: z.int().min(0).max(1_000_000_000).nullable(),
 	unusedMonths: z.int().min(1),
 	/** Limits of the work triangle between sink, hob and fridge. */
 	triangle: z.strictObject({
@@ -73,6 +75,7 @@ export const DEFAULT_SETTINGS: Settings = {
 	slackShare: 0.15,
 	lift: { aboveShoulderG: 3000, kneeToElbowG: 7000 },
 	play: { sideMm: 3, frontMm: 10, aboveMm: 30, overLipMm: 50, pipeMm: 10, fillShare: 0.8 },
+	budgetMinor: null,
 	unusedMonths: 12,
 	triangle: { leastSideMm: 1200, mostSideMm: 2700, mostSumMm: 7900 },
 	clearTime: { emptyMin: 10, lookMinPerThing: 0.5, decantMinPerL: 1, putBackMin: 10, times: 1.4 }

@@ -59,7 +59,7 @@ export function solveShelves(
 			if (best && (bound < best.value || (bound === best.value && !fewer))) continue;
 			const need: number = best ? best.value + (fewer ? -EPS : EPS) : -EPS;
 			const left = Math.min(patience, options.steps - steps);
-			const filled =
+			const filled: Filled | null =
 				left > 0 && !options.isOver?.()
 					? fill(pattern, goods, W, need, bound, left, options.isOver)
 					: null;

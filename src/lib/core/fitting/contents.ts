@@ -1,0 +1,282 @@
+import { pieceVolumeMl, waysDown, type ContainerKind, type SetDown, type Thing } from '../model';
+import { overlaps, type Rect } from '../solvers/packing';
+import { boardsOf, type Board } from './boards';
+import { piecesOf, type Good } from './wants';
+
+/** One container with what is in it. */
+export interface Filled {
+	readonly holds: readonly Good[];
+	/** With its contents, g. */
+	readonly massG: number;
+	/** With its contents, from its foot, mm. */
+	readonly heightMm: number;
+}
+export interface Fill {
+	readonly containers: readonly Filled[];
+	/** What such a container does not take, or what is over the most of them. */
+	readonly rest: readonly Good[];
+}
+export interface FillOptions {
+	/** Height that a container with its contents may take, mm. */
+	readonly clearMm: number;
+	/** A container with its contents may weigh so much, g. */
+	readonly mostG: number;
+	readonly mostContainers: number;
+	/** Share of what room is left that small loose things really fill. */
+	readonly fillShare: number;
+}
+
+/** Pieces smaller than this share of a container are poured in, not set down one by one. */
+const SMALL_SHARE = 1 / 40;
+/** Room for a finger beside a thing in a slot, mm. */
+const SLOT_MM = 6;
+/** Goods are piled only while that stands by itself: no higher than so many times their narrow side. */
+const PILE_SLENDER = 1.5;
+
+/** How a thing is set down on a board: its floor, the height of one, and how many on each other. */
+interface Stand extends SetDown {
+	readonly pile: number;
+	readonly fits: boolean;
+}
+
+/** What breaks when it is piled. */
+const BRITTLE = 'kitchen.glasses';
+const STACKS_BY_TWO = /\b(?:mugs?|cups?|tumblers?)\b/i;
+
+/** How many of a thing are piled on each other: as high as they stand by themselves, at most `rim` mm; at least one. */
+export function pileOf(
+	{ narrowMm, upMm }: SetDown,
+	rimMm: number,
+	{ category, name }: Pick<Thing, 'category' | 'name'>
+): number {
+	if (upMm > PILE_SLENDER * narrowMm) return 1;
+	const most = category !== BRITTLE ? Infinity : STACKS_BY_TWO.test(name) ? 2 : 1;
+	return Math.max(1, Math.min(most, Math.floor(rimMm / Math.max(1, upMm))));
+}
+
+/** The way to set a thing down that takes the least floor a piece, upright before lying; null: it does not go on. */
+function standOn(board: Board, thing: Thing): Stand | null {
+	const [short, long] = [Math.min(board.w, board.d), Math.max(board.w, board.d)];
+	let best: Stand | null = null;
+	for (const way of waysDown(thing)) {
+		if (way.upMm > board.high || way.narrowMm > short || way.longMm > long) continue;
+		const pile = pileOf(way, board.rim, thing);
+		const floor = (way.narrowMm * way.longMm) / pile;
+		if (!best || floor < (best.narrowMm * best.longMm) / best.pile - 1e-9)
+			best = { ...way, pile, fits: true };
+	}
+	return best;
+}
+
+/** A level of a container with what stands on it. */
+class Level {
+	readonly placed: Rect[] = [];
+	/** Width of the slots used, mm. */
+	private used = 0;
+	topMm = 0;
+
+	constructor(readonly board: Board) {}
+
+	/** Puts up to `pieces` of a thing down; returns how many found a place. */
+	add(thing: Thing, pieces: number): number {
+		if (this.board.isSlotted) return this.#slot(thing, pieces);
+		if (this.board.isCradle) return this.#lay(thing, pieces);
+		const stand = standOn(this.board, thing);
+		if (!stand) return 0;
+		let put = 0;
+		while (put < pieces && this.#spot(stand)) {
+			const here = Math.min(stand.pile, pieces - put);
+			put += here;
+			this.topMm = Math.max(this.topMm, this.board.at + here * stand.upMm);
+		}
+		return put;
+	}
+
+	/** The first free spot for a column, from the front left; taken at once. */
+	#spot({ narrowMm, longMm }: Stand): boolean {
+		// In a circle a thing that stands alone stands in the middle.
+		const middle = (side: number) => (this.board.w - side) / 2;
+		const { w, d } = this.board;
+		const stops = (side: (r: Rect) => number) => [0, ...this.placed.map(side)];
+		const ys = [...new Set(stops((r) => r.y + r.d))].sort((a, b) => a - b);
+		const xs = [...new Set(stops((r) => r.x + r.w))].sort((a, b) => a - b);
+		const grid = this.board.isRound ? gridOf(w) : null;
+		for (const y of grid ? [middle(narrowMm), ...grid] : ys)
+			for (const x of grid ? [middle(longMm), middle(narrowMm), ...grid] : xs)
+				for (const [rw, rd] of narrowMm === longMm
+					? [[narrowMm, longMm]]
+					: [
+							[narrowMm, longMm],
+							[longMm, narrowMm]
+						]) {
+					const rect = { x, y, w: rw!, d: rd! };
+					if (x + rw! > w || y + rd! > d) continue;
+					if (this.board.isRound && !isInCircle(rect, w)) continue;
+					if (this.placed.some((other) => overlaps(other, rect))) continue;
+					this.placed.push(rect);
+					return true;
+				}
+		return false;
+	}
+
+	/** On edge, the thin side across; the taller of the other two up, where there is height. */
+	#slot(thing: Thing, pieces: number): number {
+		const { w, d, high, at } = this.board;
+		const [thin, middle, long] = Object.values(thing.piece).sort((a, b) => a - b) as [
+			number,
+			number,
+			number
+		];
+		const up = long <= high && middle <= d ? long : middle <= high && long <= d ? middle : null;
+		if (up === null) return 0;
+		const put = Math.min(pieces, Math.floor((w - this.used + 1e-9) / (thin + SLOT_MM)));
+		this.used += put * (thin + SLOT_MM);
+		if (put) this.topMm = Math.max(this.topMm, at + up);
+		return put;
+	}
+
+	/** Bottles side by side, their bottoms to the back. */
+	#lay(thing: Thing, pieces: number): number {
+		const { w, d, high } = this.board;
+		const [thin, across, long] = Object.values(thing.piece).sort((a, b) => a - b) as [
+			number,
+			number,
+			number
+		];
+		if (long > d || across > high || thin > across) return 0;
+		const rows = Math.max(1, Math.floor(high / (across + SLOT_MM)));
+		const most = Math.floor((w - this.used) / (across + SLOT_MM)) * rows;
+		const put = Math.min(pieces, Math.max(0, most));
+		this.used += Math.ceil(put / rows) * (across + SLOT_MM);
+		if (put) this.topMm = Math.max(this.topMm, high);
+		return put;
+	}
+}
+
+const CIRCLE_STEP_MM = 6;
+const grids = new Map<number, number[]>();
+function gridOf(w: number): number[] {
+	let grid = grids.get(w);
+	if (!grid) {
+		grid = [];
+		for (let at = 0; at < w; at += CIRCLE_STEP_MM) grid.push(at);
+		grids.set(w, grid);
+	}
+	return grid;
+}
+function isInCircle({ x, y, w, d }: Rect, across: number): boolean {
+	const r = across / 2;
+	const far = (from: number, to: number) => Math.max(Math.abs(from - r), Math.abs(to - r));
+	return far(x, x + w) ** 2 + far(y, y + d) ** 2 <= r * r;
+}
+
+/** A container that is being filled. */
+class Filling {
+	private readonly levels: Level[];
+	private readonly counts = new Map<Thing, Good>();
+	private massG: number;
+	/** Volume of what stands in it below the rim, and of what was poured in, ml. */
+	private takenMl = 0;
+
+	constructor(
+		private readonly kind: ContainerKind,
+		private readonly options: FillOptions
+	) {
+		this.levels = boardsOf(kind, options.clearMm).map((board) => new Level(board));
+		this.massG = kind.massG;
+	}
+
+	/** Takes in what of a good goes in; returns the pieces. */
+	add(good: Good, isSmall: boolean): number {
+		const { thing } = good;
+		const byMass =
+			thing.massG > 0 ? Math.floor((this.options.mostG - this.massG) / thing.massG) : Infinity;
+		const most = Math.min(good.pieces, Math.max(0, byMass));
+		let put = 0;
+		if (isSmall) put = this.#pour(thing, most);
+		else
+			for (const level of this.levels) {
+				const here = level.add(thing, most - put);
+				put += here;
+				this.takenMl += here * pieceVolumeMl(thing);
+			}
+		if (!put) return 0;
+		this.massG += put * thing.massG;
+		this.counts.set(thing, piecesOf(good, put + (this.counts.get(thing)?.pieces ?? 0)));
+		return put;
+	}
+
+	#pour(thing: Thing, most: number): number {
+		const { widthMm, depthMm, heightMm } = this.kind.inner;
+		const allMl = (widthMm * depthMm * Math.min(heightMm, this.options.clearMm)) / 1000;
+		const leftMl = Math.max(0, allMl - this.takenMl) * this.options.fillShare;
+		const put = Math.min(most, Math.floor(leftMl / Math.max(0.1, pieceVolumeMl(thing)) + 1e-9));
+		// What is poured in leaves the air between it behind.
+		this.takenMl += (put * pieceVolumeMl(thing)) / this.options.fillShare;
+		return put;
+	}
+
+	get isEmpty(): boolean {
+		return this.counts.size === 0;
+	}
+	done(): Filled {
+		return {
+			holds: [...this.counts.values()],
+			massG: this.massG,
+			heightMm: Math.max(this.kind.heightMm, ...this.levels.map(({ topMm }) => topMm))
+		};
+	}
+}
+
+/** Kinds in which small things may lie loose. */
+const POURED = new Set(['bin', 'basket', 'divider', 'tray', 'caddy']);
+const litresOf = ({ inner }: ContainerKind) =>
+	(inner.widthMm * inner.depthMm * inner.heightMm) / 1000;
+
+/** Whether pieces are so small beside a container that they lie in it as they fall; each has to go in by itself. */
+function isSmallIn(kind: ContainerKind, thing: Thing): boolean {
+	if (!POURED.has(kind.role)) return false;
+	const sides = Object.values(thing.piece).sort((a, b) => b - a);
+	const inner = Object.values(kind.inner).sort((a, b) => b - a);
+	return (
+		pieceVolumeMl(thing) <= litresOf(kind) * SMALL_SHARE &&
+		sides.every((side, i) => side <= inner[i]!)
+	);
+}
+
+/**
+ * Fills containers of one kind with goods piece by piece, the bulkiest first, each thing kept together where it can be:
+ * every piece is set down on a level of its own container, turned or laid as its kind may, or poured in where it is
+ * small. What the kind does not take, or what is over, is the rest. Deterministic.
+ * @example fillContainers(binOf12Bottles, [{ pieces: 17, … }], options).containers.length // 2
+ */
+export function fillContainers(
+	kind: ContainerKind,
+	goods: readonly Good[],
+	options: FillOptions
+): Fill {
+	const fillings: Filling[] = [];
+	const rest: Good[] = [];
+	const small = new Map(goods.map((good) => [good, isSmallIn(kind, good.thing)]));
+	const order = [...goods].sort(
+		(a, b) =>
+			Number(small.get(a)) - Number(small.get(b)) ||
+			pieceVolumeMl(b.thing) - pieceVolumeMl(a.thing) ||
+			(a.thing.id < b.thing.id ? -1 : 1)
+	);
+	for (const good of order) {
+		let left = good.pieces;
+		for (const filling of fillings) {
+			if (!left) break;
+			left -= filling.add(piecesOf(good, left), small.get(good)!);
+		}
+		while (left && fillings.length < options.mostContainers) {
+			const filling = new Filling(kind, options);
+			left -= filling.add(piecesOf(good, left), small.get(good)!);
+			if (filling.isEmpty) break;
+			fillings.push(filling);
+		}
+		if (left) rest.push(piecesOf(good, left));
+	}
+	return { containers: fillings.map((filling) => filling.done()), rest };
+}

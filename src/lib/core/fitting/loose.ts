@@ -1,0 +1,188 @@
+import { waysDown, type SetDown, type Thing } from '../model';
+import { pileOf } from './contents';
+import type { Packing } from './room';
+import { piecesOf, type Good } from './wants';
+
+/** Goods on the shelf itself: one row from front to back, or a part of one. */
+export interface Lane {
+	readonly holds: readonly Good[];
+	readonly w: number;
+	readonly d: number;
+	readonly heightMm: number;
+	/** One of its things is used daily. */
+	readonly isDaily: boolean;
+}
+/** What cannot stand here at all, and why. */
+export interface TooLarge {
+	readonly good: Good;
+	readonly side: 'height' | 'floor';
+	readonly shortMm: number;
+}
+
+/** Uses a week from which a thing counts as daily. */
+export const DAILY = 7;
+/** Goods that stand free are piled up to this height, mm. */
+export const STAND_HIGH_MM = 300;
+/** A row is ended at this share of the depth, so that the next thing begins a row of its own. */
+const LONG_ROW = 0.9;
+/** What is piled in a row of other things is nearly as wide as it. */
+const ALIKE = 0.6;
+/** Share of the floor that a thing may take laid down, or on edge, before it is worth it. */
+const WORTH_LAYING = 0.7;
+
+/** Piles of one thing: its floor, with the side that goes across first, and how many on each other. */
+interface Column extends SetDown {
+	readonly across: number;
+	readonly back: number;
+	readonly pile: number;
+}
+
+/** How a thing stands best: least floor a piece, upright before lying, the narrow side across; null: it does not go. */
+function columnOf(thing: Thing, packing: Packing, clearMm: number): Column | null {
+	const { room } = packing;
+	const depthMm = room.depthMm - packing.frontMm;
+	let best: Column | null = null;
+	for (const way of waysDown(thing)) {
+		if (way.upMm > clearMm) continue;
+		const pile = pileOf(way, Math.max(way.upMm, Math.min(clearMm, STAND_HIGH_MM)), thing);
+		for (const [across, back] of [
+			[way.narrowMm, way.longMm],
+			[way.longMm, way.narrowMm]
+		] as const) {
+			if (across > Math.min(room.widthMm, room.passWidthMm) || back > depthMm) continue;
+			// Laid down or on edge only where that saves much.
+			const worth = best && best.upMm !== way.upMm ? WORTH_LAYING : 1;
+			const isBetter =
+				!best || (across * back) / pile < ((best.across * best.back) / best.pile) * worth - 1e-9;
+			if (isBetter) best = { ...way, across, back, pile };
+		}
+	}
+	return best;
+}
+
+/** By how much the best way to stand a thing falls short. */
+function shortOf(good: Good, packing: Packing, clearMm: number): TooLarge {
+	const ways = waysDown(good.thing);
+	const low = ways.filter(({ upMm }) => upMm <= clearMm);
+	if (!low.length)
+		return {
+			good,
+			side: 'height',
+			shortMm: Math.ceil(Math.min(...ways.map(({ upMm }) => upMm)) - clearMm)
+		};
+	const { room, frontMm } = packing;
+	const [short, long] = [
+		Math.min(room.widthMm, room.depthMm - frontMm),
+		Math.max(room.widthMm, room.depthMm - frontMm)
+	];
+	const over = low.map(({ narrowMm, longMm }) => Math.max(narrowMm - short, longMm - long));
+	return { good, side: 'floor', shortMm: Math.max(1, Math.ceil(Math.min(...over))) };
+}
+
+/**
+ * Stands goods free: each thing in a row from front to back, piled where it stands by itself; what is left of a row's
+ * depth is used by the next thing of like width. Every piece is in one lane, or too large.
+ */
+export function standFree(
+	goods: readonly Good[],
+	packing: Packing
+): { lanes: Lane[]; tooLarge: TooLarge[] } {
+	const { room } = packing;
+	const clearMm = Math.min(room.heightMm, room.passHeightMm) - 5;
+	const depthMm = room.depthMm - packing.frontMm;
+	const tooLarge: TooLarge[] = [];
+	const standing = goods.flatMap((good) => {
+		const column = clearMm > 0 && depthMm > 0 ? columnOf(good.thing, packing, clearMm) : null;
+		if (!column) tooLarge.push(shortOf(good, packing, clearMm));
+		return column ? [{ good, column }] : [];
+	});
+	// Wide rows first; of equal ones what is used more, so that it comes to the front of a shared row.
+	standing.sort(
+		(a, b) =>
+			b.column.across - a.column.across ||
+			b.good.usesPerWeek - a.good.usesPerWeek ||
+			(a.good.thing.id < b.good.thing.id ? -1 : 1)
+	);
+	interface Row {
+		w: number;
+		d: number;
+		heightMm: number;
+		holds: Map<Thing, Good>;
+	}
+	const rows: Row[] = [];
+	for (const { good, column } of standing) {
+		let left = good.pieces;
+		while (left > 0) {
+			let row = rows.find(
+				(open) =>
+					open.d + column.back <= depthMm * LONG_ROW &&
+					column.across <= open.w &&
+					column.across >= open.w * ALIKE
+			);
+			if (!row) {
+				row = { w: column.across, d: 0, heightMm: 0, holds: new Map() };
+				rows.push(row);
+			}
+			const fits = Math.max(1, Math.floor((depthMm - row.d) / column.back));
+			const piles = Math.min(fits, Math.ceil(left / column.pile));
+			const here = Math.min(left, piles * column.pile);
+			left -= here;
+			row.d += piles * column.back;
+			row.heightMm = Math.max(row.heightMm, Math.min(here, column.pile) * column.upMm);
+			const known = row.holds.get(good.thing)?.pieces ?? 0;
+			row.holds.set(good.thing, piecesOf(good, known + here));
+		}
+	}
+	const lanes = rows.map(({ w, d, heightMm, holds }) => ({
+		w,
+		d,
+		heightMm,
+		holds: [...holds.values()],
+		isDaily: [...holds.values()].some(({ usesPerWeek }) => usesPerWeek >= DAILY)
+	}));
+	return { lanes: pileUp(lanes, Math.min(clearMm, STAND_HIGH_MM)), tooLarge };
+}
+
+/** Flat things lie on flat ones, the same or smaller on larger: trays, boards, folded cloths. */
+const FLAT_MM = 80;
+/** Ware that stands in or on its like. */
+const STACKS = new Set([
+	'kitchen.pots',
+	'kitchen.bakeware',
+	'kitchen.dishes',
+	'kitchen.serving',
+	'kitchen.linens',
+	'bathroom.towels',
+	'home.clothes'
+]);
+/** More kinds on each other, and the lowest is not taken out. */
+const MOST_ON_EACH_OTHER = 4;
+const isPiled = ({ holds, heightMm }: Lane) =>
+	heightMm <= FLAT_MM || holds.every(({ thing }) => STACKS.has(thing.category));
+
+/** Puts the same or smaller on larger as long as the pile stays low; what is used daily lies under nothing. */
+function pileUp(lanes: readonly Lane[], highMm: number): Lane[] {
+	const piles: Lane[] = [];
+	for (const lane of [...lanes].sort((a, b) => b.w * b.d - a.w * a.d)) {
+		const at = piles.findIndex(
+			(pile) =>
+				isPiled(lane) &&
+				isPiled(pile) &&
+				lane.w <= pile.w &&
+				lane.d <= pile.d &&
+				!pile.isDaily &&
+				pile.holds.length < MOST_ON_EACH_OTHER &&
+				pile.heightMm + lane.heightMm <= highMm
+		);
+		const pile = piles[at];
+		if (!pile) piles.push(lane);
+		else
+			piles[at] = {
+				...pile,
+				holds: [...pile.holds, ...lane.holds],
+				heightMm: pile.heightMm + lane.heightMm,
+				isDaily: lane.isDaily
+			};
+	}
+	return piles;
+}
