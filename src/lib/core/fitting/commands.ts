@@ -1,5 +1,12 @@
 import { keepArrangement } from './save';
+import { setShelves } from './shelf-heights';
 import { addOwnBin, addUsualKinds, setOwned } from './usual-kinds';
 
 /** Every change that fitting makes to a home. */
-export const FITTING_COMMANDS = { addOwnBin, addUsualKinds, keepArrangement, setOwned } as const;
+export const FITTING_COMMANDS = {
+	addOwnBin,
+	addUsualKinds,
+	keepArrangement,
+	setOwned,
+	setShelves
+} as const;

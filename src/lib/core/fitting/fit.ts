@@ -3,7 +3,7 @@ import { clearOf, enters, holdOptions, outerOf, type HoldOption, type NookRoom }
 import { fitFingerprint, ownedLeft } from './owned';
 import { packMix, type Left, type Packed } from './pack-mix';
 import { roomOf } from './room';
-import { mixesOf, STYLES, type ArrangementName } from './styles';
+import { discomfortOf, mixesOf, STYLES, type ArrangementName } from './styles';
 import { volumeOf, wantsOf, type Want } from './wants';
 
 /** Pieces that did not go in, with the reason. */
@@ -30,6 +30,8 @@ export interface Arrangement {
 	readonly massG: number;
 	/** Something that is used daily stands behind something else. */
 	readonly hasDailyBehind: boolean;
+	/** What it lacks beside a perfect one, whatever it costs; about in minor units. */
+	readonly discomfort: number;
 }
 
 export interface TooBig {
@@ -75,6 +77,9 @@ const MIXES_PACKED = 24;
 /** So many in a row that are no better end it. */
 const PATIENCE = 8;
 
+/** What it costs that something used daily stands behind something else, about in minor units. */
+const DAILY_BEHIND = 150;
+
 const litresLeft = (packed: Packed) => volumeOf(packed.left.map(({ good }) => good));
 
 const leftOverOf = ({ groupId, good, tooLarge }: Left): LeftOver => ({
@@ -94,6 +99,7 @@ function arrange(
 	kinds: Readonly<Record<string, ContainerKind>>
 ): Arrangement | null {
 	let best: Packed | null = null;
+	let bestMix: readonly HoldOption[] = [];
 	let inVain = 0;
 	for (const mix of mixesOf(options, STYLES[name], room.loadG).slice(0, MIXES_PACKED)) {
 		const packed = pack(mix);
@@ -102,7 +108,7 @@ function arrange(
 			!best ||
 			litresLeft(packed) < litresLeft(best) - 1e-9 ||
 			(litresLeft(packed) <= litresLeft(best) && best.hasDailyBehind && !packed.hasDailyBehind);
-		if (isBetter) best = packed;
+		if (isBetter) [best, bestMix] = [packed, mix];
 		inVain = isBetter ? 0 : inVain + 1;
 		if ((!packed.left.length && !packed.hasDailyBehind) || inVain >= PATIENCE) break;
 	}
@@ -122,7 +128,10 @@ function arrange(
 		kindsUsed: counts.size,
 		freeShare: Math.max(0, 1 - best.usedMm2 / (room.widthMm * room.depthMm)),
 		massG: best.massG,
-		hasDailyBehind: best.hasDailyBehind
+		hasDailyBehind: best.hasDailyBehind,
+		discomfort:
+			bestMix.reduce((sum, option) => sum + discomfortOf(option), 0) +
+			(best.hasDailyBehind ? DAILY_BEHIND : 0)
 	};
 }
 

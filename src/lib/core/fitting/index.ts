@@ -12,10 +12,18 @@ export { holdOptions, outerOf, type HoldOption, type NookRoom } from './options'
 export { fillContainers, type Fill, type Filled, type FillOptions } from './contents';
 export { contentsMl, DENSITIES, jarMl } from './decant';
 export { fitNook, type Arrangement, type FitResult, type LeftOver, type TooBig } from './fit';
+export { fitTogether, type HomeFit } from './fit-home';
 export { checkContents, type ContentsFault } from './check-contents';
 export { checkFit, rectOf, type FitViolation } from './check-fit';
 export { keepArrangement, keptOf, type KeptArrangement } from './save';
 export { fitFingerprint, ownedLeft } from './owned';
+export {
+	setShelves,
+	setShelvesFor,
+	shelfColumn,
+	type ShelfMove,
+	type ShelfSetting
+} from './shelf-heights';
 export { roomOf, type Packing } from './room';
 export type { ArrangementName } from './styles';
 export { addOwnBin, addUsualKinds, setOwned, USUAL_KINDS, type NewKind } from './usual-kinds';

@@ -31,6 +31,14 @@ export const STYLES: Readonly<Record<ArrangementName, (option: HoldOption) => nu
 		option.hidden * 40
 };
 
+/** What a way to hold a want lacks, whatever it costs. */
+export const discomfortOf = (option: HoldOption): number =>
+	looseCost(option) * 400 +
+	option.containers.length * 10 +
+	rankOf(option) * 40 +
+	option.hidden * 60 +
+	airOf(option) * 200;
+
 /** Kinds of thing that a shelf holds as well as any bin: nothing falls over, and nothing is small. */
 const STANDS_WELL_ML = 900;
 

@@ -42,7 +42,7 @@ export const massOf = (goods: readonly Good[]): number =>
 	goods.reduce((sum, { massG }) => sum + massG, 0);
 
 /** Gathers what of a group has its place in one nook, thing by thing, by id. */
-function goodsOf(shares: readonly LotShare[]): Good[] {
+export function goodsOf(shares: readonly LotShare[]): Good[] {
 	const counts = new Map<string, { thing: Thing; pieces: number }>();
 	for (const { thing, pieces } of shares) {
 		const known = counts.get(thing.id);

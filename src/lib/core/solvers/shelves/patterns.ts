@@ -14,8 +14,9 @@ export interface Pattern {
  */
 export function patternsOf(problem: ShelvesProblem, clears: readonly number[]): Pattern[] {
 	const count = holesIn(problem);
-	const { pitchMm, firstHoleMm, thicknessMm, heightMm, maxShelves } = problem;
-	const lowest = clears.at(-1) ?? Infinity;
+	const { pitchMm, firstHoleMm, thicknessMm, heightMm, maxShelves, allWithMm } = problem;
+	// A level that is too low for anything is no level.
+	const lowest = allWithMm ?? clears.at(-1) ?? Infinity;
 	const tooTallFor = (gap: number): number => {
 		let k = 0;
 		while (k < clears.length && clears[k]! > gap) k++;
@@ -23,9 +24,13 @@ export function patternsOf(problem: ShelvesProblem, clears: readonly number[]): 
 	};
 	const found = new Map<string, Pattern>();
 	const add = (holes: readonly number[]) => {
-		const tooTall = gapsOf(problem, holes)
-			.map(tooTallFor)
-			.sort((a, b) => a - b);
+		const gaps = gapsOf(problem, holes);
+		if (
+			allWithMm !== undefined &&
+			(holes.length < maxShelves || gaps.some((gap) => gap < allWithMm))
+		)
+			return;
+		const tooTall = gaps.map(tooTallFor).sort((a, b) => a - b);
 		const key = tooTall.join(',');
 		if (!found.has(key)) found.set(key, { holes, tooTall });
 	};

@@ -9,6 +9,8 @@ export interface ShelvesProblem {
 	readonly thicknessMm: number;
 	/** At most so many shelves. */
 	readonly maxShelves: number;
+	/** All of them are used, and no level is lower than this, mm; left out: as few as hold most, at any height. */
+	readonly allWithMm?: number;
 	readonly groups: readonly ShelfGroup[];
 }
 export interface ShelfGroup {
@@ -61,6 +63,10 @@ export function shelfFaultsOf(
 	});
 	const gaps = gapsOf(problem, holes);
 	gaps.forEach((gap, i) => gap < 0 && faults.push(`level ${i} has no height`));
+	if (problem.allWithMm !== undefined) {
+		if (holes.length < problem.maxShelves) faults.push('a shelf is left out');
+		if (gaps.some((gap) => gap < problem.allWithMm!)) faults.push('a level is too low');
+	}
 	const seen = new Set<number>();
 	levels.forEach((groups, level) => {
 		let run = 0;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { gapsOf, holesIn, shelfFaultsOf, solveShelves, type ShelvesProblem } from '.';
 
-const cabinets = (groups: number): fc.Arbitrary<ShelvesProblem> =>
+const cabinets = (groups: number, all = false): fc.Arbitrary<ShelvesProblem> =>
 	fc.record({
 		heightMm: fc.integer({ min: 200, max: 460 }),
 		widthMm: fc.integer({ min: 200, max: 500 }),
@@ -10,6 +10,7 @@ const cabinets = (groups: number): fc.Arbitrary<ShelvesProblem> =>
 		firstHoleMm: fc.integer({ min: 20, max: 130 }),
 		thicknessMm: fc.constantFrom(16, 18),
 		maxShelves: fc.integer({ min: 0, max: 2 }),
+		...(all ? { allWithMm: fc.integer({ min: 20, max: 120 }) } : {}),
 		groups: fc.array(
 			fc.record({
 				clearMm: fc.integer({ min: 30, max: 300 }),
@@ -21,11 +22,17 @@ const cabinets = (groups: number): fc.Arbitrary<ShelvesProblem> =>
 	});
 
 /** Every set of holes and every way to put the groups on levels. */
-function byHand(problem: ShelvesProblem): { value: number; shelves: number } {
-	let best = { value: 0, shelves: 0 };
+function byHand(problem: ShelvesProblem): { value: number; shelves: number } | null {
+	let best = { value: 0, shelves: problem.allWithMm === undefined ? 0 : problem.maxShelves };
+	let isPossible = false;
 	const tryHoles = (holes: number[]) => {
 		const gaps = gapsOf(problem, holes);
-		if (gaps.every((gap) => gap >= 0)) {
+		const { allWithMm, maxShelves } = problem;
+		const isWhole =
+			allWithMm === undefined ||
+			(holes.length === maxShelves && gaps.every((gap) => gap >= allWithMm));
+		if (gaps.every((gap) => gap >= 0) && isWhole) {
+			isPossible = true;
 			const left = gaps.map(() => problem.widthMm);
 			const put = (g: number, value: number) => {
 				const group = problem.groups[g];
@@ -49,7 +56,7 @@ function byHand(problem: ShelvesProblem): { value: number; shelves: number } {
 			tryHoles([...holes, hole]);
 	};
 	tryHoles([]);
-	return best;
+	return isPossible ? best : null;
 }
 
 describe('solveShelves', () => {
@@ -65,6 +72,25 @@ describe('solveShelves', () => {
 			}),
 			{ numRuns: 150 }
 		);
+	});
+
+	it('uses every board, none too low for a hand, where that is asked', () => {
+		let possible = 0;
+		fc.assert(
+			fc.property(cabinets(4, true), (problem) => {
+				const { value, holes, levels } = solveShelves(problem);
+				const best = byHand(problem);
+				if (!best) {
+					expect(value).toBe(0);
+					return;
+				}
+				possible++;
+				expect({ value, shelves: holes.length }).toEqual(best);
+				expect(shelfFaultsOf(problem, holes, levels)).toEqual([]);
+			}),
+			{ numRuns: 150, seed: 8 }
+		);
+		expect(possible).toBeGreaterThan(50);
 	});
 
 	it('never breaks a rule, and is worth what its levels hold, however short the search', () => {

@@ -1,0 +1,145 @@
+import type { ContainerKind, Home } from '../model';
+import { solvePurchase, type Way } from '../solvers/purchase';
+import { fitNook, type Arrangement, type FitResult } from './fit';
+
+/** How all places asked for are fitted together. */
+export interface HomeFit {
+	/** In the order asked for; the first arrangement of each is the one chosen for the whole, at its cost there. */
+	readonly results: readonly FitResult[];
+	readonly purchase: {
+		readonly status: 'proven' | 'open' | 'too-dear';
+		readonly lines: readonly { readonly kindId: string; readonly count: number }[];
+		readonly costMinor: number;
+		/** What the choice lacks and costs, and what no choice can go below, in minor units. */
+		readonly objective: number;
+		readonly bound: number;
+	};
+}
+
+/** What a container more than it needs, or a kind more, costs in calm; about in minor units. */
+const PER_KIND = 60;
+/** A litre that is left over is worse than any price. */
+const PER_LITRE_OVER = 5000;
+
+const overMl = ({ leftOver }: Arrangement) =>
+	leftOver.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+
+const countsOf = ({ placements }: Arrangement): Map<string, number> => {
+	const counts = new Map<string, number>();
+	for (const { kindId } of placements) counts.set(kindId, (counts.get(kindId) ?? 0) + 1);
+	return counts;
+};
+
+/** Containers that places which are not fitted now have already. */
+function ownedFor(home: Home, nookIds: ReadonlySet<string>): Map<string, number> {
+	const left = new Map(
+		Object.values(home.containerKinds).map((kind) => [kind.id as string, kind.owned])
+	);
+	for (const plan of Object.values(home.fitPlans)) {
+		if (nookIds.has(plan.nookId)) continue;
+		for (const { kindId } of plan.placements)
+			left.set(kindId, Math.max(0, (left.get(kindId) ?? 0) - 1));
+	}
+	return left;
+}
+
+/**
+ * Fits several places together: each with all that the house has, and where more is wanted than there is, also without it;
+ * then one way for each is chosen so that what is lacking and what is bought for the whole home is least, within the budget.
+ * `onProgress` hears of each place and ends the work with a true answer; places not looked at by then are left out.
+ */
+export function fitTogether(
+	home: Home,
+	nookIds: readonly string[],
+	onProgress?: (done: number, of: number) => boolean | void
+): HomeFit {
+	const ids = [...new Set(nookIds)];
+	const owned = ownedFor(home, new Set(ids));
+	const kinds = Object.values(home.containerKinds);
+	const first = new Map<string, FitResult>();
+	for (const [i, nookId] of ids.entries()) {
+		first.set(nookId, fitNook(home, nookId, { owned }));
+		if (onProgress?.(i + 1, ids.length)) break;
+	}
+	const wanted = new Map<string, number>();
+	for (const result of first.values())
+		if ('arrangements' in result)
+			for (const [kindId, count] of countsOf(result.arrangements[0]!))
+				wanted.set(kindId, (wanted.get(kindId) ?? 0) + count);
+	const contested = new Set(
+		[...wanted].flatMap(([id, count]) => (owned.get(id)! > 0 && count > owned.get(id)! ? [id] : []))
+	);
+	const none = new Map([...owned].filter(([id]) => !contested.has(id)));
+	const uncontested = kinds.filter(({ id, owned }) => !contested.has(id) || owned === 0);
+	const ways = new Map<string, Arrangement[]>();
+	for (const [nookId, result] of first) {
+		if (!('arrangements' in result)) continue;
+		const isContested = result.arrangements.some((each) =>
+			[...countsOf(each).keys()].some((id) => contested.has(id))
+		);
+		const more = isContested
+			? [
+					fitNook(home, nookId, { owned: none, kinds: uncontested }),
+					fitNook(home, nookId, { owned: none, kinds: [] })
+				].flatMap((other) => ('arrangements' in other ? other.arrangements : []))
+			: [];
+		ways.set(nookId, [...result.arrangements, ...more]);
+	}
+	return choose(home, nookIds, first, ways, owned, kinds);
+}
+
+function choose(
+	home: Home,
+	nookIds: readonly string[],
+	first: ReadonlyMap<string, FitResult>,
+	ways: ReadonlyMap<string, readonly Arrangement[]>,
+	owned: ReadonlyMap<string, number>,
+	kinds: readonly ContainerKind[]
+): HomeFit {
+	const index = new Map(kinds.map(({ id }, i) => [id as string, i]));
+	const places = [...ways.keys()];
+	const wayOf = (arrangement: Arrangement): Way => ({
+		cost: arrangement.discomfort + (overMl(arrangement) / 1000) * PER_LITRE_OVER,
+		uses: [...countsOf(arrangement)].map(([id, count]) => [index.get(id)!, count])
+	});
+	const found = solvePurchase({
+		places: places.map((id) => ways.get(id)!.map(wayOf)),
+		owned: kinds.map(({ id }) => owned.get(id) ?? 0),
+		price: kinds.map(({ priceMinor }) => priceMinor),
+		perKind: PER_KIND,
+		budget: home.settings.budgetMinor
+	});
+	const left = new Map(owned);
+	const chosen = new Map<string, FitResult>();
+	places.forEach((nookId, i) => {
+		const result = first.get(nookId)!;
+		if (!('arrangements' in result) || found.status === 'too-dear') return;
+		const best = ways.get(nookId)![found.chosen[i]!]!;
+		const toBuy = [...countsOf(best)].flatMap(([kindId, count]) => {
+			const have = left.get(kindId) ?? 0;
+			left.set(kindId, Math.max(0, have - count));
+			return count > have ? [{ kindId, count: count - have }] : [];
+		});
+		const costMinor = toBuy.reduce(
+			(sum, { kindId, count }) => sum + home.containerKinds[kindId]!.priceMinor * count,
+			0
+		);
+		const others = result.arrangements.filter((each) => each !== best && each.name !== best.name);
+		chosen.set(nookId, {
+			...result,
+			status: best.leftOver.length ? 'partly-fitted' : 'fitted',
+			arrangements: [{ ...best, toBuy, costMinor }, ...others]
+		});
+	});
+	const { status, spent, objective, bound } = found;
+	return {
+		results: nookIds.flatMap((id) => chosen.get(id) ?? first.get(id) ?? []),
+		purchase: {
+			status,
+			lines: found.buy.flatMap((count, i) => (count ? [{ kindId: kinds[i]!.id, count }] : [])),
+			costMinor: spent,
+			objective,
+			bound
+		}
+	};
+}

@@ -1,0 +1,50 @@
+/** One way to fit a place: what it lacks beside a perfect one, in the unit of the prices, and what it uses. */
+export interface Way {
+	readonly cost: number;
+	/** Kind and count. */
+	readonly uses: readonly (readonly [kind: number, count: number])[];
+}
+
+/** Places that share what the house has of each kind; what is used beyond that is bought. */
+export interface PurchaseProblem {
+	/** Ways to choose from, at least one for each place. */
+	readonly places: readonly (readonly Way[])[];
+	readonly owned: readonly number[];
+	readonly price: readonly number[];
+	/** What one more kind on the list costs in calm. */
+	readonly perKind: number;
+	/** All that is bought may cost so much; null: no ceiling. */
+	readonly budget: number | null;
+}
+
+export interface PurchaseResult {
+	/** `proven`: no choice is better. `open`: the search ended with a gap. `too-dear`: no choice found keeps the budget. */
+	readonly status: 'proven' | 'open' | 'too-dear';
+	/** Way of each place; empty when nothing keeps the budget. */
+	readonly chosen: readonly number[];
+	/** Bought of each kind. */
+	readonly buy: readonly number[];
+	readonly spent: number;
+	/** Lacks, prices and kinds together. */
+	readonly objective: number;
+	/** No choice within the budget is below this. */
+	readonly bound: number;
+}
+
+/** What a choice comes to; over the budget it is worth nothing. */
+export function purchaseOf(
+	{ places, owned, price, perKind, budget }: PurchaseProblem,
+	chosen: readonly number[]
+): Pick<PurchaseResult, 'buy' | 'spent' | 'objective'> & { readonly isWithin: boolean } {
+	const used = owned.map(() => 0);
+	let objective = 0;
+	places.forEach((ways, i) => {
+		const way = ways[chosen[i]!]!;
+		objective += way.cost;
+		for (const [kind, count] of way.uses) used[kind]! += count;
+	});
+	const buy = used.map((count, kind) => Math.max(0, count - owned[kind]!));
+	const spent = buy.reduce((sum, count, kind) => sum + count * price[kind]!, 0);
+	objective += spent + perKind * buy.filter((count) => count > 0).length;
+	return { buy, spent, objective, isWithin: budget === null || spent <= budget };
+}
