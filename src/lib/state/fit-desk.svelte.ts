@@ -1,22 +1,36 @@
 import {
 	fitFingerprint,
+	isDecanted,
 	keptOf,
+	setShelvesFor,
+	shelfColumn,
 	type Arrangement,
 	type ArrangementName,
 	type FitResult,
-	type LeftOver
+	type KeptFit,
+	type LeftOver,
+	type ShelfSetting
 } from '../core/fitting';
-import { activePlan, type FitPlan, type Group, type Home, type Nook } from '../core/model';
+import {
+	activePlan,
+	categoryOf,
+	groupBy,
+	thingsOf,
+	type FitPlan,
+	type Group,
+	type Home,
+	type Nook
+} from '../core/model';
 import { shoppingList } from '../core/rotation';
 import { nooksInOrder, type NookPlace } from '../core/survey';
 import { countText } from '../messages/numbers';
-import type { FitProgress } from '../workers/fit.protocol';
+import type { FitAnswer, FitProgress } from '../workers/fit.protocol';
 import type { HomeStore } from './home-store.svelte';
 import { Job, type JobRunner } from './job.svelte';
 
 export interface FitDeskDeps {
 	readonly store: () => HomeStore;
-	readonly runner: JobRunner<FitResult[], FitProgress>;
+	readonly runner: JobRunner<FitAnswer, FitProgress>;
 	readonly newId: () => string;
 	/** ISO instant. */
 	readonly now: () => string;
@@ -26,17 +40,28 @@ export interface FitDeskDeps {
 
 /** The places of the plan, and what stands how in the one at hand: tried arrangements, the one that is kept, what is to be bought. */
 /** What did not go in; of what is kept, without the reason. */
-type Over = FitPlan['leftOver'][number] | LeftOver;
+export type Over = FitPlan['leftOver'][number] | LeftOver;
+/** What fitting several places together came to. */
+export interface Together {
+	readonly fitted: number;
+	readonly not: number;
+	readonly purchase: NonNullable<FitAnswer['purchase']> | null;
+}
 
 export class FitDesk {
-	readonly job: Job<FitResult[], FitProgress>;
+	readonly job: Job<FitAnswer, FitProgress>;
 	readonly #deps: FitDeskDeps;
 	#chosen = $state.raw<string | null>(null);
 	#results = $state.raw<ReadonlyMap<string, FitResult>>(new Map());
 	/** null: the best one. */
 	#style = $state.raw<ArrangementName | null>(null);
+	#picked = $state.raw<string | null>(null);
 	/** How far fitting all places is; null: it is not going on. */
 	#round = $state.raw<FitProgress | null>(null);
+	/** What fitting all together came to; null: not done since the page was opened. */
+	#together = $state.raw<Together | null>(null);
+	/** What was found for the shelves of a place, and of which home. */
+	#shelves = $state.raw<{ of: Home; nookId: string; setting: ShelfSetting | null } | null>(null);
 
 	constructor(deps: FitDeskDeps) {
 		this.#deps = deps;
@@ -102,21 +127,23 @@ export class FitDesk {
 		(): (Pick<Arrangement, 'placements' | 'standing'> & { leftOver: readonly Over[] }) | null =>
 			this.arrangement ?? this.kept ?? null
 	);
-	/** How many containers of each kind are drawn, and how many of them are to be bought. */
-	containers = $derived.by(() => {
-		const counts = new Map<string, number>();
-		for (const { kindId } of this.shown?.placements ?? [])
-			counts.set(kindId, (counts.get(kindId) ?? 0) + 1);
-		return [...counts].flatMap(([kindId, count]) => {
+	/** Containers of each kind that are drawn, and how many of them are to be bought. */
+	containers = $derived.by(() =>
+		[...groupBy(this.shown?.placements ?? [], ({ kindId }) => kindId)].flatMap(([kindId, each]) => {
 			const kind = this.home.containerKinds[kindId];
 			const buy = this.arrangement?.toBuy.find((line) => line.kindId === kindId)?.count ?? 0;
-			return kind ? [{ kind, count, buy }] : [];
-		});
-	});
-	/** Names of what stands on the shelf itself, each once. */
-	standing = $derived.by(() => [
-		...new Set((this.shown?.standing ?? []).flatMap(({ names }) => names))
-	]);
+			return kind ? [{ kind, each, buy }] : [];
+		})
+	);
+	/** Groups here of which something may be poured into jars, with those things. */
+	pourable = $derived.by(() =>
+		this.groups.flatMap((group) => {
+			const thingIds = thingsOf(this.home, group.id)
+				.filter(({ category }) => categoryOf(category).holders.includes('jar'))
+				.map(({ id }) => id as string);
+			return thingIds.length ? [{ group, thingIds, isDecanted: isDecanted(this.home, group) }] : [];
+		})
+	);
 	/** Containers that the home still lacks. */
 	buying = $derived.by(() =>
 		shoppingList(this.home).filter(({ reason }) => reason === 'container')
@@ -124,16 +151,13 @@ export class FitDesk {
 	get costMinor(): number {
 		return this.buying.reduce((sum, line) => sum + (line.priceMinor ?? 0) * line.buy, 0);
 	}
-	get round(): FitProgress | null {
-		return this.#round;
-	}
-
 	/** Goes to another place; one that holds no group in the plan is said to. */
 	goTo(nookId: string): void {
 		if (!this.planned.has(nookId))
 			return this.#deps.say(`${this.home.nooks[nookId]?.name} holds no group in the plan.`);
 		this.#chosen = nookId;
 		this.#style = null;
+		this.#picked = null;
 	}
 	try(name: ArrangementName): void {
 		this.#style = name;
@@ -160,26 +184,132 @@ export class FitDesk {
 		if (arrangement && result && 'fingerprint' in result)
 			this.#keep(result.nookId, arrangement, result.fingerprint);
 	}
-	/** Fits what is open, one place after the other, so that each takes from what the house still has. */
+	/** Fits all that is open together: they share what the house has, and what is bought is chosen for the whole home. */
 	async fitAll(): Promise<void> {
 		const ids = this.open;
-		let fitted = 0;
-		for (const [i, id] of ids.entries()) {
-			this.#round = { done: i, of: ids.length };
-			const found = await this.#run(id);
-			if (!found) break;
-			const best = 'arrangements' in found ? found.arrangements[0] : undefined;
-			if (best && 'fingerprint' in found) {
-				this.#keep(id, best, found.fingerprint);
-				fitted++;
-			} else this.#results = new Map(this.#results).set(id, found);
-		}
+		if (!ids.length) return;
+		this.#together = null;
+		this.#round = { done: 0, of: ids.length };
+		const answer = await this.#ask(ids);
 		this.#round = null;
-		const rest = ids.length - fitted;
-		if (fitted)
-			this.#deps.say(
-				`${countText(fitted, 'place')} fitted${rest ? `; ${rest} could not be` : ''}. Look them through; each can be done again.`
+		if (!answer) return;
+		const found = answer.results;
+		const kept = found.flatMap((result): KeptFit[] =>
+			'arrangements' in result
+				? [
+						{
+							nookId: result.nookId,
+							kept: keptOf(result.arrangements[0]!),
+							fingerprint: result.fingerprint
+						}
+					]
+				: []
+		);
+		this.#results = new Map([
+			...this.#results,
+			...found.flatMap((result) =>
+				'arrangements' in result ? [] : [[result.nookId, result] as const]
+			)
+		]);
+		this.#together = {
+			fitted: kept.length,
+			not: ids.length - kept.length,
+			purchase: answer.purchase
+		};
+		if (!kept.length) return;
+		this.#deps
+			.store()
+			.run(
+				`fit ${countText(kept.length, 'place')}`,
+				'keepArrangements',
+				kept,
+				this.#deps.now(),
+				this.#deps.newId()
 			);
+		const rest = ids.length - kept.length;
+		this.#deps.say(
+			`${countText(kept.length, 'place')} fitted${rest ? `; ${rest} could not be` : ''}. Look them through; each can be done again.`
+		);
+	}
+	/** How far fitting all places together is; null: it is not going on. */
+	get round(): FitProgress | null {
+		return this.#round && (this.job.progress ?? this.#round);
+	}
+	get together(): Together | null {
+		return this.#together;
+	}
+
+	/** Places of which something did not go in, as kept, the most first. */
+	overs = $derived.by(() =>
+		this.places
+			.flatMap(({ nook }) => {
+				const fit = this.#fits.get(nook.id);
+				return fit?.leftOver.length && !this.flagged.has(nook.id)
+					? [
+							{
+								nook,
+								over: fit.leftOver,
+								volumeMl: fit.leftOver.reduce((s, o) => s + o.volumeMl, 0)
+							}
+						]
+					: [];
+			})
+			.sort((a, b) => b.volumeMl - a.volumeMl)
+	);
+
+	/** Whether the shelves here can be set to other holes. */
+	canSetShelves = $derived.by(
+		() => !!this.nookId && this.planned.has(this.nookId) && !!shelfColumn(this.home, this.nookId)
+	);
+	/** Looks whether the shelves of this cabinet would hold more at other heights. */
+	lookAtShelves(): void {
+		if (this.nookId)
+			this.#shelves = {
+				of: this.home,
+				nookId: this.nookId,
+				setting: setShelvesFor(this.home, this.nookId)
+			};
+	}
+	/** What was found for these shelves as they stand; undefined: not looked at. */
+	get shelves(): ShelfSetting | null | undefined {
+		const found = this.#shelves;
+		return found && found.of === this.home && found.nookId === this.nookId
+			? found.setting
+			: undefined;
+	}
+	/** The shelves stand as proposed now. */
+	setShelves(): void {
+		const { shelves } = this;
+		if (shelves)
+			this.#deps.store().run('set the shelves', 'setShelves', {
+				levels: shelves.levels,
+				assignments: shelves.assignments
+			});
+	}
+
+	/** The container or row that was tapped, of what is drawn. */
+	picked = $derived.by(() =>
+		[...(this.shown?.placements ?? []), ...(this.shown?.standing ?? [])].find(
+			({ id }) => id === this.#picked
+		)
+	);
+	/** Shows what is in a container; tapped again it is hidden. */
+	pick(partId: string): void {
+		this.#picked = this.#picked === partId ? null : partId;
+	}
+
+	/** Whether a group of this place is poured into jars: as said of it, else as the home does. */
+	setBoxes(groupId: string, boxes: Group['boxes']): void {
+		this.#deps
+			.store()
+			.run(`boxes of ${this.home.groups[groupId]?.name}`, 'setBoxes', groupId, boxes);
+	}
+	/** What containers may cost in all. */
+	setBudget(budgetMinor: number | null): void {
+		this.#deps.store().run('the budget', 'setBudget', budgetMinor);
+	}
+	get budgetMinor(): number | null {
+		return this.home.settings.budgetMinor;
 	}
 	leave(): void {
 		this.#round = null;
@@ -187,8 +317,11 @@ export class FitDesk {
 	}
 
 	async #run(nookId: string): Promise<FitResult | null> {
-		const answer = await this.job.start({ home: this.home, options: { nookIds: [nookId] } });
-		return answer?.result[0] ?? null;
+		return (await this.#ask([nookId]))?.results[0] ?? null;
+	}
+	async #ask(nookIds: readonly string[]): Promise<FitAnswer | null> {
+		const answer = await this.job.start({ home: this.home, options: { nookIds } });
+		return answer?.result ?? null;
 	}
 	#keep(nookId: string, arrangement: Arrangement, fingerprint: string): void {
 		this.#deps

@@ -1,9 +1,10 @@
 import { describe, expect, it, vi } from 'vitest';
 import { counter, NOW, tinyHome } from '../core/fixtures/tiny-home';
-import { fitNook, type FitResult } from '../core/fitting';
+import { fitNook, fitTogether } from '../core/fitting';
 import { applyEdit, type Home } from '../core/model';
 import { adoptPlan, DEFAULT_PLACE, placeHome, toZonePlan } from '../core/zoning';
 import type { JobOutcome } from '../workers/job-client';
+import type { FitAnswer } from '../workers/fit.protocol';
 import { DeskStore } from './desk-store';
 import { FitDesk } from './fit-desk.svelte';
 
@@ -18,10 +19,16 @@ function desk(home: Home = planned) {
 	const waiting: (() => void)[] = [];
 	const runner = {
 		run: (payload: object) =>
-			new Promise<JobOutcome<FitResult[]>>((settle) => {
+			new Promise<JobOutcome<FitAnswer>>((settle) => {
 				const { home: of, options } = payload as { home: Home; options: { nookIds: string[] } };
 				waiting.push(() =>
-					settle({ kind: 'done', result: options.nookIds.map((id) => fitNook(of, id)) })
+					settle({
+						kind: 'done',
+						result:
+							options.nookIds.length > 1
+								? fitTogether(of, options.nookIds)
+								: { results: options.nookIds.map((id) => fitNook(of, id)), purchase: null }
+					})
 				);
 			}),
 		cancel: vi.fn()

@@ -1,9 +1,8 @@
-import type { FitResult } from '../core/fitting';
-import type { FitProgress } from './fit.protocol';
+import type { FitAnswer, FitProgress } from './fit.protocol';
 import { JobClient } from './job-client';
 
 /** Makes the client that fits containers off the page. */
 export const createFitClient = () =>
-	new JobClient<FitResult[], FitProgress>(
+	new JobClient<FitAnswer, FitProgress>(
 		() => new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' })
 	);

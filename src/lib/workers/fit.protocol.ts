@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Home } from '../core/model';
-import { fitNook, type FitResult } from '../core/fitting';
+import { fitNook, fitTogether, type FitResult, type HomeFit } from '../core/fitting';
 import { issuesOf, type Handled } from './job.protocol';
 
 export const FitPayload = z.object({
@@ -13,14 +13,21 @@ export interface FitProgress {
 	readonly of: number;
 }
 
+/** One place by itself, or several together with what is bought for all of them. */
+export interface FitAnswer {
+	readonly results: readonly FitResult[];
+	/** null for one place. */
+	readonly purchase: HomeFit['purchase'] | null;
+}
+
 /**
- * Fits nooks one after another; each takes its containers from what the ones before have left in the house.
- * The same for the worker, the route and the tests.
+ * Fits one nook, or several together: they share what the house has and one purchase. The same for the worker, the route
+ * and the tests.
  */
 export function handleFit(
 	payload: unknown,
 	onProgress?: (progress: FitProgress) => void
-): Handled<FitResult[]> {
+): Handled<FitAnswer> {
 	const parsed = FitPayload.safeParse(payload);
 	if (!parsed.success) return { ok: false, issues: issuesOf(parsed.error) };
 	const { home, options } = parsed.data;
@@ -34,15 +41,16 @@ export function handleFit(
 				reason: `No nook ${id} in this home.`
 			}))
 		};
-	// A place that is asked for twice is fitted once.
-	const ids = [...new Set(options.nookIds)];
-	const fitted = new Map(
-		ids.map((nookId, index) => {
-			const result = fitNook(home, nookId);
-			onProgress?.({ done: index + 1, of: ids.length });
-			return [nookId, result] as const;
+	const [only, ...others] = new Set(options.nookIds);
+	if (!others.length)
+		return {
+			ok: true,
+			result: { results: options.nookIds.map(() => fitNook(home, only!)), purchase: null }
+		};
+	return {
+		ok: true,
+		result: fitTogether(home, options.nookIds, (done, of) => {
+			onProgress?.({ done, of });
 		})
-	);
-	const results = options.nookIds.map((nookId) => fitted.get(nookId)!);
-	return { ok: true, result: results };
+	};
 }

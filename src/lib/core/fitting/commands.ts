@@ -1,4 +1,4 @@
-import { keepArrangement } from './save';
+import { keepArrangement, keepArrangements, setBoxes, setBudget } from './save';
 import { setShelves } from './shelf-heights';
 import { addOwnBin, addUsualKinds, setOwned } from './usual-kinds';
 
@@ -7,6 +7,9 @@ export const FITTING_COMMANDS = {
 	addOwnBin,
 	addUsualKinds,
 	keepArrangement,
+	keepArrangements,
+	setBoxes,
+	setBudget,
 	setOwned,
 	setShelves
 } as const;

@@ -15,7 +15,16 @@ export { fitNook, type Arrangement, type FitResult, type LeftOver, type TooBig }
 export { fitTogether, type HomeFit } from './fit-home';
 export { checkContents, type ContentsFault } from './check-contents';
 export { checkFit, rectOf, type FitViolation } from './check-fit';
-export { keepArrangement, keptOf, type KeptArrangement } from './save';
+export {
+	keepArrangement,
+	keepArrangements,
+	keptOf,
+	setBoxes,
+	setBudget,
+	type KeptArrangement,
+	type KeptFit
+} from './save';
+export { isDecanted } from './wants';
 export { fitFingerprint, ownedLeft } from './owned';
 export {
 	setShelves,

@@ -44,6 +44,36 @@ function carryIds(
 	});
 }
 
+/** An arrangement that is to be kept for a place. */
+export interface KeptFit {
+	readonly nookId: string;
+	readonly kept: KeptArrangement;
+	readonly fingerprint: string;
+}
+
+/** Makes the edit that keeps the arrangements of several places at once. */
+export function keepArrangements(fits: readonly KeptFit[], now: string, stem: string): Edit {
+	return (draft) =>
+		fits.forEach(({ nookId, kept, fingerprint }, i) =>
+			keepArrangement(nookId, kept, fingerprint, now, `${stem}-${i}`)(draft)
+		);
+}
+
+/** Makes the edit that says what containers may cost in all, in minor units; null: no ceiling. */
+export function setBudget(budgetMinor: number | null): Edit {
+	return (draft) => {
+		draft.settings.budgetMinor = budgetMinor;
+	};
+}
+
+/** Makes the edit that says whether a group is poured into jars or kept in its packs; null: as the home does. */
+export function setBoxes(groupId: string, boxes: 'decant' | 'packs' | null): Edit {
+	return (draft) => {
+		const group = draft.groups[groupId];
+		if (group) group.boxes = boxes;
+	};
+}
+
 /**
  * Makes the edit that keeps an arrangement as the fit plan of its nook; one plan a nook. Labels of containers that are
  * gone go with them. `now` is an ISO instant, `stem` begins the ids of new containers.

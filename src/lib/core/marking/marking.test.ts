@@ -137,7 +137,8 @@ describe('proposing labels', () => {
 				xMm: i * 100,
 				yMm: 10,
 				zMm: 0,
-				turned: false
+				turned: false,
+				holds: []
 			})),
 			standing: [],
 			leftOver: [],

@@ -2,6 +2,7 @@
 	import type { Home, Nook, Placement, Standing } from '$lib/core/model';
 	import { formatLength } from '$lib/core/model';
 	import { outerOf, rectOf } from '$lib/core/fitting';
+	import { holdsText } from '$lib/messages/fitting';
 	import { fitWords } from './front-geometry';
 	import { inkOf } from './tag-style';
 
@@ -11,8 +12,12 @@
 		fit: { placements: readonly Placement[]; standing: readonly Standing[] } | null;
 		/** `above`: x and depth; `front`: x and height. */
 		side: 'above' | 'front';
+		/** The container or row that stands out. */
+		picked?: string | null;
+		/** One was tapped; what is in it also stands in the panel. */
+		onpick?: (partId: string) => void;
 	}
-	let { home, nook, fit, side }: Props = $props();
+	let { home, nook, fit, side, picked = null, onpick }: Props = $props();
 
 	let widthPx = $state(600);
 	const PAD_PX = 40;
@@ -28,6 +33,7 @@
 	const PAD = $derived(PAD_PX / scale);
 	const font = (px: number) => px / scale;
 	interface Box {
+		id: string;
 		x: number;
 		y: number;
 		w: number;
@@ -45,12 +51,13 @@
 		for (const block of fit?.standing ?? []) {
 			const above = side === 'above';
 			found.push({
+				id: block.id,
 				x: block.xMm,
 				y: above ? insideD - block.yMm - block.depthMm : insideD - block.heightMm,
 				w: block.widthMm,
 				h: above ? block.depthMm : block.heightMm,
 				...tag(block.groupId),
-				label: block.names.join(', '),
+				label: block.holds.length ? holdsText(home, block.holds) : block.names.join(', '),
 				round: false,
 				loose: true,
 				far: block.yMm
@@ -62,12 +69,13 @@
 			const rect = rectOf(placement, kind);
 			const above = side === 'above';
 			found.push({
+				id: placement.id,
 				x: rect.x,
 				y: above ? insideD - rect.y - rect.d : insideD - placement.zMm - kind.heightMm,
 				w: rect.w,
 				h: above ? rect.d : kind.heightMm,
 				...tag(placement.groupId),
-				label: `${home.groups[placement.groupId]?.name ?? ''}: ${kind.name}`,
+				label: `${kind.name}: ${placement.holds.length ? holdsText(home, placement.holds) : (home.groups[placement.groupId]?.name ?? '')}`,
 				round: kind.shape === 'round' && above && outerOf(kind).widthMm === outerOf(kind).depthMm,
 				loose: false,
 				far: above ? placement.zMm * -1 : rect.y
@@ -116,8 +124,13 @@
 				font-size={font(11)}>{o.kind}</text
 			>
 		{/each}
-		{#each boxes as box, i (i)}
-			<g>
+		{#each boxes as box (box.id)}
+			<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+			<g
+				class={onpick ? 'cursor-pointer' : ''}
+				class:is-picked={box.id === picked}
+				onclick={() => onpick?.(box.id)}
+			>
 				<title>{box.label}</title>
 				{#if box.round}
 					<circle
@@ -202,3 +215,10 @@
 		{/if}
 	</svg>
 </div>
+
+<style>
+	.is-picked rect,
+	.is-picked circle {
+		stroke-width: 4;
+	}
+</style>

@@ -1,6 +1,11 @@
 <script lang="ts">
-	import { formatLength, formatMass, formatMoney, formatVolume } from '$lib/core/model';
+	import { formatLength, formatMoney } from '$lib/core/model';
 	import type { FitDesk } from '$lib/state/fit-desk.svelte';
+	import BudgetField from './BudgetField.svelte';
+	import FitContents from './FitContents.svelte';
+	import OverList from './OverList.svelte';
+	import PacksOrJars from './PacksOrJars.svelte';
+	import ShelfHeights from './ShelfHeights.svelte';
 	import HouseContainers from '$lib/ui/panels/HouseContainers.svelte';
 
 	let { desk }: { desk: FitDesk } = $props();
@@ -20,42 +25,7 @@
 				nook.opening.widthMm
 			)} × {length(nook.opening.heightMm)}.{/if}
 	</p>
-	{#if desk.shown}
-		<h3>Containers</h3>
-		<ul class="mb-3">
-			{#each desk.containers as { kind, count, buy } (kind.id)}
-				<li class="rule-top py-1">
-					<span class="measure">{count}</span> ×
-					{kind.name}
-					<span class="soft measure text-sm"
-						>{length(kind.outerTop.widthMm)} × {length(kind.outerTop.depthMm)} × {length(
-							kind.heightMm
-						)}</span
-					>{#if buy}{' '}<b class="text-primary"> buy {buy}, {money(kind.priceMinor * buy)}</b>{/if}
-				</li>
-			{:else}
-				<li class="soft py-1">None: everything stands straight on the shelf.</li>
-			{/each}
-		</ul>
-		{#if desk.standing.length}
-			<h3>Standing free</h3>
-			<p class="mb-3">{desk.standing.join(', ')}</p>
-		{/if}
-		{#if desk.shown.leftOver.length}
-			<h3 class="text-error">Did not fit</h3>
-			<ul class="mb-3">
-				{#each desk.shown.leftOver as left (left.groupId)}<li>
-						{home.groups[left.groupId]?.name}: {formatVolume(left.volumeMl)} over. Try another arrangement,
-						or move it in Place.
-					</li>{/each}
-			</ul>
-		{/if}
-		{#if desk.arrangement}<p class="soft mb-3">
-				{Math.round(desk.arrangement.freeShare * 100)} % of the floor stays free; {formatMass(
-					desk.arrangement.massG
-				)} in all{nook.loadG ? ` of ${formatMass(nook.loadG)} allowed` : ''}.
-			</p>{/if}
-	{/if}
+	<FitContents {desk} />
 	{#if desk.result && 'tooBig' in desk.result && desk.result.tooBig.length}
 		<details class="mb-3">
 			<summary class="min-h-11 cursor-pointer font-semibold">Owned, but too big here</summary>
@@ -66,7 +36,10 @@
 			</ul>
 		</details>
 	{/if}
+	<ShelfHeights {desk} />
+	<PacksOrJars {desk} />
 	<h2 class="rule-top mt-4 pt-3">To buy for the home</h2>
+	<BudgetField {desk} />
 	<ul>
 		{#each desk.buying as line (line.kindId)}<li class="flex justify-between py-1">
 				<span><span class="measure">{line.buy}</span> × {line.name}</span><span class="measure"
@@ -79,6 +52,7 @@
 	{#if desk.buying.length}<p class="rule-top flex justify-between pt-1 font-bold">
 			<span>One trip</span><span class="measure">{money(desk.costMinor)}</span>
 		</p>{/if}
+	<OverList {desk} />
 	<HouseContainers />
 	{#if home.rented}<p class="soft mt-3 text-sm">
 			Rented: nothing here needs a screw or leaves a hole.

@@ -5,6 +5,7 @@
 	import { toast } from 'svelte-sonner';
 	import type { ArrangementName } from '$lib/core/fitting';
 	import { formatMass, formatMoney } from '$lib/core/model';
+	import { holdsText, togetherText } from '$lib/messages/fitting';
 	import { now } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { FitDesk } from '$lib/state/fit-desk.svelte';
@@ -52,7 +53,7 @@
 		{:else if desk.places.length}
 			{#if desk.open.length}
 				<button class="btn" onclick={() => void desk.fitAll()}
-					><Boxes size={18} />Fit the {desk.open.length} open places</button
+					><Boxes size={18} />Fit the {desk.open.length} open places together</button
 				>
 			{/if}
 			<button class="btn" onclick={() => void desk.fit()}>Fit this place again</button>
@@ -60,6 +61,9 @@
 	</StageHead>
 	{#if job.failure}<p role="alert" class="alert alert-error mb-2">
 			Not fitted: {job.failure} What was kept is still here.
+		</p>{/if}
+	{#if desk.together}<p role="status" class="alert mb-2">
+			{togetherText(home, desk.together)}
 		</p>{/if}
 	{#if !desk.planned.size}
 		<EmptyNote title="No plan to fit yet">
@@ -124,14 +128,33 @@
 		{:else if !job.isRunning}
 			<p class="soft mb-2">Nothing stands here yet.</p>
 		{/if}
+		<p class="mb-2 min-h-6" aria-live="polite">
+			{#if desk.picked}{holdsText(home, desk.picked.holds)}{:else if desk.shown}<span class="soft"
+					>Tap a container or a row to see what is in it.</span
+				>{/if}
+		</p>
 		<div class="grid gap-4 xl:grid-cols-2">
 			<figure>
 				<figcaption class="font-semibold">From above</figcaption>
-				<ShelfView {home} nook={desk.nook} fit={desk.shown} side="above" />
+				<ShelfView
+					{home}
+					nook={desk.nook}
+					fit={desk.shown}
+					side="above"
+					picked={desk.picked?.id}
+					onpick={(id) => desk.pick(id)}
+				/>
 			</figure>
 			<figure>
 				<figcaption class="font-semibold">From the front</figcaption>
-				<ShelfView {home} nook={desk.nook} fit={desk.shown} side="front" />
+				<ShelfView
+					{home}
+					nook={desk.nook}
+					fit={desk.shown}
+					side="front"
+					picked={desk.picked?.id}
+					onpick={(id) => desk.pick(id)}
+				/>
 			</figure>
 		</div>
 	{/if}

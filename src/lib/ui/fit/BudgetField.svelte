@@ -1,0 +1,33 @@
+<script lang="ts">
+	import { formatMoney } from '$lib/core/model';
+	import type { FitDesk } from '$lib/state/fit-desk.svelte';
+
+	let { desk }: { desk: FitDesk } = $props();
+	const home = $derived(desk.home);
+	const money = (minor: number) => formatMoney(minor, home.currency);
+	let wrong = $state('');
+	function set(text: string) {
+		const trimmed = text.trim();
+		const value = Number(trimmed.replace(',', '.'));
+		if (trimmed && !(value >= 0 && value <= 10_000_000))
+			return void (wrong = `A budget is a sum of money, such as 60. “${trimmed}” is none.`);
+		wrong = '';
+		desk.setBudget(trimmed ? Math.round(value * 100) : null);
+	}
+</script>
+
+<label class="flex flex-wrap items-center gap-2 py-1">
+	<span class="flex-1">Budget ({home.currency})</span>
+	<input
+		class="input measure w-28"
+		inputmode="decimal"
+		placeholder="no ceiling"
+		value={desk.budgetMinor === null ? '' : desk.budgetMinor / 100}
+		onchange={(event) => set(event.currentTarget.value)}
+	/>
+</label>
+{#if wrong}<p role="alert" class="text-error text-sm">{wrong}</p>{/if}
+{#if desk.budgetMinor !== null && desk.costMinor > desk.budgetMinor}<p class="text-error text-sm">
+		{money(desk.costMinor - desk.budgetMinor)} over the budget. Fit the open places together to stay within
+		it.
+	</p>{/if}

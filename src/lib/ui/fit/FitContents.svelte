@@ -1,0 +1,68 @@
+<script lang="ts">
+	import { formatLength, formatMass, formatMoney } from '$lib/core/model';
+	import { filledText, holdsText, overText } from '$lib/messages/fitting';
+	import type { FitDesk } from '$lib/state/fit-desk.svelte';
+
+	let { desk }: { desk: FitDesk } = $props();
+	const home = $derived(desk.home);
+	const length = (mm: number) => formatLength(mm, home.units);
+</script>
+
+{#if desk.shown}
+	{#if desk.shown.leftOver.length}
+		<section aria-label="Did not fit" class="mb-3">
+			<h3 class="text-error">Did not fit</h3>
+			<ul>
+				{#each desk.shown.leftOver as over (`${over.groupId}/${over.thingId}`)}<li class="py-0.5">
+						{overText(home, over)}
+					</li>{/each}
+			</ul>
+			<p class="mt-1">
+				Try another arrangement, or <a class="link" href="/home/{home.id}/place"
+					>move it to another place</a
+				>.
+			</p>
+		</section>
+	{/if}
+	<h3>Containers</h3>
+	<ul class="mb-3">
+		{#each desk.containers as { kind, each, buy } (kind.id)}
+			<li class="rule-top py-1">
+				<span class="measure">{each.length}</span> ×
+				{kind.name}
+				<span class="soft measure text-sm"
+					>{length(kind.outerTop.widthMm)} × {length(kind.outerTop.depthMm)} × {length(
+						kind.heightMm
+					)}</span
+				>{#if buy}{' '}<b class="text-primary">
+						buy {buy}, {formatMoney(kind.priceMinor * buy, home.currency)}</b
+					>{/if}
+				<ul class="ml-4 text-sm">
+					{#each each as { id, holds } (id)}
+						{#if holds.length}<li class="py-0.5">
+								{holdsText(home, holds)}
+								<span class="soft measure">{filledText(home, kind.massG, holds)}</span>
+							</li>{/if}
+					{/each}
+				</ul>
+			</li>
+		{:else}
+			<li class="soft py-1">None: everything stands straight on the shelf.</li>
+		{/each}
+	</ul>
+	{#if desk.shown.standing.length}
+		<h3>Standing free, in rows from the front</h3>
+		<ul class="mb-3 text-sm">
+			{#each desk.shown.standing as block (block.id)}<li class="py-0.5">
+					{block.holds.length ? holdsText(home, block.holds) : block.names.join(', ')}
+				</li>{/each}
+		</ul>
+	{/if}
+	{#if desk.arrangement}<p class="soft mb-3">
+			{#if desk.arrangement.hasDailyBehind}Something you use daily stands behind something else.{' '}{/if}{Math.round(
+				desk.arrangement.freeShare * 100
+			)} % of the floor stays free; {formatMass(desk.arrangement.massG)} in all{desk.nook?.loadG
+				? ` of ${formatMass(desk.nook.loadG)} allowed`
+				: ''}.
+		</p>{/if}
+{/if}
