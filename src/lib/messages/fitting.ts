@@ -1,9 +1,13 @@
 import {
 	contentsMl,
+	outerOf,
 	type HomeFit,
 	type LeftOver,
 	type ShelfMove,
-	type ShelfSetting
+	type ShelfSetting,
+	type ShopCard,
+	type ShopPlace,
+	type StandIn
 } from '../core/fitting';
 import {
 	formatLength,
@@ -101,7 +105,60 @@ export function togetherText(
 	const gap = purchase.objective - purchase.bound;
 	const proof =
 		purchase.status === 'proven' || gap < NO_GAP
-			? ' Of the ways tried no choice for the whole home is better.'
-			: ` No choice of the ways tried is better by more than ${formatMoney(Math.ceil(gap), home.currency)} worth.`;
+			? ' No other of the ways tried is better for the whole home.'
+			: ` At most ${formatMoney(Math.ceil(gap), home.currency)} from the best of the ways tried.`;
 	return `${done}${buy}${proof}`;
+}
+
+const groupsText = (home: Home, { groupIds }: ShopPlace) => namesOf(home, groupIds);
+
+/** Says for which place a container is, and what room it leaves. */
+export function shopPlaceText(home: Home, place: ShopPlace): string {
+	const { nookId, count, playMm } = place;
+	const length = (mm: number) => formatLength(Math.max(0, mm), home.units);
+	return `${count} for ${home.nooks[nookId]?.name ?? ''} (${groupsText(home, place)}); leaves ${length(playMm.width)} across, ${length(playMm.depth)} deep, ${length(playMm.height)} above`;
+}
+
+/** Says what another container would do in one place. */
+export function standInText(home: Home, place: StandIn): string {
+	const name = home.nooks[place.nookId]?.name ?? '';
+	if (place.status === 'does') return `${name}: it does; you need ${place.count}.`;
+	if (place.status === 'too-big') return `${name}: it does not go in.`;
+	return place.overMl > 0 && Number.isFinite(place.overMl)
+		? `${name}: it goes in, but ${formatVolume(place.overMl)} more would stay over.`
+		: `${name}: it goes in, but holds none of what it is for.`;
+}
+
+/** The rows of a shop card as a table, the head first; sizes in mm, money as plain numbers. */
+export function shopCardRows(home: Home, { lines }: ShopCard): (string | number)[][] {
+	return [
+		[
+			'container',
+			'width mm',
+			'depth mm',
+			'height mm',
+			'count',
+			'price',
+			'place',
+			'for',
+			'inside mm'
+		],
+		...lines.flatMap(({ kind, places }) =>
+			places.map((place) => {
+				const { widthMm, depthMm } = outerOf(kind);
+				const inside = home.nooks[place.nookId]?.inside;
+				return [
+					kind.name,
+					widthMm,
+					depthMm,
+					kind.heightMm,
+					place.count,
+					(kind.priceMinor * place.count) / 100,
+					home.nooks[place.nookId]?.name ?? '',
+					groupsText(home, place),
+					inside ? `${inside.widthMm} × ${inside.depthMm} × ${inside.heightMm}` : ''
+				];
+			})
+		)
+	];
 }

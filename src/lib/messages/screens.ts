@@ -22,6 +22,7 @@ const TITLES: Readonly<Record<string, string>> = {
 	'place/moves': 'Moves',
 	'place/schools': 'Side by side',
 	fit: 'Fit',
+	'fit/shop': 'Shop card',
 	mark: 'Mark',
 	turn: 'Turn',
 	keep: 'Keep'

@@ -36,4 +36,16 @@ export {
 export { roomOf, type Packing } from './room';
 export type { ArrangementName } from './styles';
 export { addOwnBin, addUsualKinds, setOwned, USUAL_KINDS, type NewKind } from './usual-kinds';
+export {
+	buyContainers,
+	kindLike,
+	shopCard,
+	standInsFor,
+	takeStandIn,
+	type FoundSize,
+	type ShopCard,
+	type ShopLine,
+	type ShopPlace,
+	type StandIn
+} from './shop-card';
 export { FITTING_COMMANDS } from './commands';

@@ -28,7 +28,7 @@
 	/** Both views of a nook take the same scale, so that they can be compared. */
 	const tallest = $derived(Math.max(nook.inside.depthMm ?? 300, nook.inside.heightMm ?? 300));
 	const scale = $derived(
-		Math.max(0.05, Math.min((widthPx - 2 * PAD_PX) / insideW, 300 / tallest, 1.1))
+		Math.max(0.05, Math.min((widthPx - 2 * PAD_PX) / insideW, 380 / tallest, 1.1))
 	);
 	const PAD = $derived(PAD_PX / scale);
 	const font = (px: number) => px / scale;

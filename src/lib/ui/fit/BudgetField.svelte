@@ -19,7 +19,7 @@
 <label class="flex flex-wrap items-center gap-2 py-1">
 	<span class="flex-1">Budget ({home.currency})</span>
 	<input
-		class="input measure w-28"
+		class="input measure w-36"
 		inputmode="decimal"
 		placeholder="no ceiling"
 		value={desk.budgetMinor === null ? '' : desk.budgetMinor / 100}

@@ -13,7 +13,7 @@
 			<label class="flex flex-wrap items-center gap-2 py-1">
 				<span class="min-w-0 flex-1">{group.name}</span>
 				<select
-					class="select w-40"
+					class="select w-48"
 					value={group.boxes ?? ''}
 					onchange={(event) =>
 						desk.setBoxes(group.id, (event.currentTarget.value || null) as typeof group.boxes)}

@@ -14,10 +14,10 @@
 	import ShelfView from '$lib/ui/drawing/ShelfView.svelte';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
+	import FitHead from '$lib/ui/fit/FitHead.svelte';
 	import FitPanel from '$lib/ui/fit/FitPanel.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
-	import StageHead from '$lib/ui/frame/StageHead.svelte';
 
 	const desk = new FitDesk({
 		store: getHomeStore(),
@@ -33,6 +33,11 @@
 	});
 	const home = $derived(desk.home);
 	const { job } = desk;
+	/** A wide shelf is drawn over the whole width, one view under the other. */
+	const isWide = $derived(
+		(desk.nook?.inside.widthMm ?? 0) >
+			1.8 * Math.max(desk.nook?.inside.depthMm ?? 1, desk.nook?.inside.heightMm ?? 1)
+	);
 	const WORDS: Record<ArrangementName, string> = {
 		'house-first': 'House first',
 		calm: 'Calm',
@@ -44,7 +49,7 @@
 	panel={desk.nook && desk.planned.size ? panel : undefined}
 	panelLabel="What goes in and what it costs"
 >
-	<StageHead stage="fit">
+	<FitHead>
 		{#if desk.round || job.isRunning}
 			<span role="status" class="measure"
 				>{desk.round ? `fitting ${desk.round.done + 1} of ${desk.round.of}` : 'fitting …'}</span
@@ -58,7 +63,7 @@
 			{/if}
 			<button class="btn" onclick={() => void desk.fit()}>Fit this place again</button>
 		{/if}
-	</StageHead>
+	</FitHead>
 	{#if job.failure}<p role="alert" class="alert alert-error mb-2">
 			Not fitted: {job.failure} What was kept is still here.
 		</p>{/if}
@@ -133,7 +138,7 @@
 					>Tap a container or a row to see what is in it.</span
 				>{/if}
 		</p>
-		<div class="grid gap-4 xl:grid-cols-2">
+		<div class="grid gap-4" class:xl:grid-cols-2={!isWide}>
 			<figure>
 				<figcaption class="font-semibold">From above</figcaption>
 				<ShelfView

@@ -1,0 +1,94 @@
+import { describe, expect, it } from 'vitest';
+import { demoHome } from '../../data/demo';
+import { apply, NOW } from '../fixtures/tiny-home';
+import type { Home } from '../model';
+import { setShelves, setShelvesFor, shelfColumn } from '.';
+
+const demo = demoHome(NOW);
+const FIRST = 'larder-1';
+
+/** The demo home with groups put on shelves of the larder by hand. */
+const withOn = (places: Readonly<Record<string, string>>, change?: (draft: Home) => void): Home =>
+	apply(demo, (draft) => {
+		draft.activePlanId = 'p' as never;
+		draft.zonePlans['p'] = {
+			id: 'p',
+			name: 'P',
+			assignments: Object.entries(places).map(([groupId, nookId]) => ({
+				groupId,
+				nookId,
+				share: 1
+			})),
+			overflow: [],
+			objective: 0,
+			bound: 0,
+			seed: 1,
+			fingerprint: '',
+			madeAt: NOW,
+			wishPrices: [],
+			keptEmpty: null,
+			learnUntil: null
+		} as never;
+		change?.(draft as Home);
+	});
+const column = shelfColumn(demo, FIRST)!;
+
+describe('shelves that can be set', () => {
+	it('are those of one cabinet over each other, with the holes they stand in', () => {
+		expect(column.nooks.map(({ id }) => id as string)).toEqual(
+			[1, 2, 3, 4, 5, 6].map((n) => `larder-${n}`)
+		);
+		column.holes.forEach((hole, i) => {
+			const z = column.firstHoleMm + hole * column.pitchMm + column.nooks[0]!.at.zMm;
+			expect(Math.abs(z - column.nooks[i + 1]!.at.zMm)).toBeLessThanOrEqual(column.pitchMm / 2);
+		});
+	});
+	it('are none where a board is fixed, a height is missing, or nothing moves', () => {
+		const change = (edit: (draft: Home) => void) => apply(demo, (draft) => edit(draft as Home));
+		expect(
+			shelfColumn(
+				change((draft) => void (draft.nooks['larder-3']!.adjustable = false)),
+				FIRST
+			)
+		).toBeNull();
+		expect(
+			shelfColumn(
+				change((draft) => void (draft.nooks['larder-3']!.inside.heightMm = null)),
+				FIRST
+			)
+		).toBeNull();
+		expect(shelfColumn(demo, 'd-1')).toBeNull();
+		expect(shelfColumn(demo, 'no-such-place')).toBeNull();
+	});
+});
+
+describe('setting shelves for what stands on them', () => {
+	const thing = Object.values(demo.things).find(({ groupId }) => groupId === 'oils')!;
+	/** One thing is too tall for any shelf as they are. */
+	const tall = withOn({ oils: 'larder-3', baking: 'larder-4' }, (draft) => {
+		draft.things[thing.id]!.piece.heightMm = 420;
+	});
+	it('makes room for what is too tall, without a level too low to use', () => {
+		const setting = setShelvesFor(tall, 'larder-3')!;
+		expect(setting.gains).toContain('oils');
+		expect(setting.out).toEqual([]);
+		expect(setting.isProven).toBe(true);
+		for (const { heightMm } of setting.levels) expect(heightMm).toBeGreaterThanOrEqual(100);
+		const thick = column.thicknessMm * (setting.levels.length - 1);
+		expect(setting.levels.reduce((sum, { heightMm }) => sum + heightMm, thick)).toBe(
+			column.heightMm
+		);
+		const after = apply(tall, setShelves(setting));
+		const where = after.zonePlans['p']!.assignments.find(({ groupId }) => groupId === 'oils')!;
+		expect(after.nooks[where.nookId]!.inside.heightMm).toBeGreaterThanOrEqual(420);
+		// Nothing more is to be had after it.
+		expect(setShelvesFor(after, 'larder-3')).toBeNull();
+		// Places stay in their order, each over the one before.
+		const feet = column.nooks.map(({ id }) => after.nooks[id]!.at.zMm);
+		expect([...feet].sort((a, b) => a - b)).toEqual(feet);
+	});
+	it('finds nothing to do where all stands well, and where there is no plan', () => {
+		expect(setShelvesFor(withOn({ baking: 'larder-3' }), 'larder-3')).toBeNull();
+		expect(setShelvesFor(demo, 'larder-3')).toBeNull();
+	});
+});

@@ -1,0 +1,186 @@
+import type { ContainerKind, Edit, FitPlan, Home } from '../model';
+import { nooksInOrder } from '../survey';
+import { fitNook } from './fit';
+import { enters, outerOf } from './options';
+import { roomOf } from './room';
+import { keepArrangements, keptOf, type KeptFit } from './save';
+
+/** A place that a container is bought for. */
+export interface ShopPlace {
+	readonly nookId: string;
+	readonly count: number;
+	readonly groupIds: readonly string[];
+	/** Inside of the place less the container's outer size, mm; of the height, less what its contents look out. */
+	readonly playMm: { readonly width: number; readonly depth: number; readonly height: number };
+}
+/** One kind of container to buy. */
+export interface ShopLine {
+	readonly kind: ContainerKind;
+	readonly count: number;
+	readonly priceMinor: number;
+	readonly places: readonly ShopPlace[];
+}
+export interface ShopCard {
+	readonly lines: readonly ShopLine[];
+	readonly costMinor: number;
+	/** Budget less what is still to buy; null: there is no ceiling. */
+	readonly leftMinor: number | null;
+}
+
+/**
+ * Lists the containers that the kept fits want beyond those owned, with the places they are for: the owned go to the
+ * places that come first on the walk. In order of the walk.
+ */
+export function shopCard(home: Home): ShopCard {
+	const left = new Map(
+		Object.values(home.containerKinds).map((kind) => [kind.id as string, kind.owned])
+	);
+	const fits = new Map(Object.values(home.fitPlans).map((fit) => [fit.nookId as string, fit]));
+	const places = new Map<string, ShopPlace[]>();
+	for (const { nook } of nooksInOrder(home)) {
+		const byKind = new Map<string, { count: number; groupIds: Set<string>; turned: boolean }>();
+		for (const { kindId, groupId, turned } of fits.get(nook.id)?.placements ?? []) {
+			const have = left.get(kindId) ?? 0;
+			left.set(kindId, have - 1);
+			if (have > 0) continue;
+			const known = byKind.get(kindId) ?? { count: 0, groupIds: new Set(), turned };
+			known.count++;
+			known.groupIds.add(groupId);
+			byKind.set(kindId, known);
+		}
+		for (const [kindId, { count, groupIds, turned }] of byKind) {
+			const kind = home.containerKinds[kindId];
+			if (!kind) continue;
+			const { widthMm, depthMm } = outerOf(kind);
+			const [across, back] = turned ? [depthMm, widthMm] : [widthMm, depthMm];
+			places.set(kindId, [
+				...(places.get(kindId) ?? []),
+				{
+					nookId: nook.id,
+					count,
+					groupIds: [...groupIds],
+					playMm: {
+						width: (nook.inside.widthMm ?? 0) - across,
+						depth: (nook.inside.depthMm ?? 0) - back,
+						height: (nook.inside.heightMm ?? 0) - kind.heightMm
+					}
+				}
+			]);
+		}
+	}
+	const lines = [...places].map(([kindId, wanted]): ShopLine => {
+		const kind = home.containerKinds[kindId]!;
+		const count = wanted.reduce((sum, place) => sum + place.count, 0);
+		return { kind, count, priceMinor: kind.priceMinor * count, places: wanted };
+	});
+	const costMinor = lines.reduce((sum, { priceMinor }) => sum + priceMinor, 0);
+	const { budgetMinor } = home.settings;
+	return { lines, costMinor, leftMinor: budgetMinor === null ? null : budgetMinor - costMinor };
+}
+
+/** Outer size of a container found in the shop, mm, and what it costs. */
+export interface FoundSize {
+	readonly widthMm: number;
+	readonly depthMm: number;
+	readonly heightMm: number;
+	readonly priceMinor: number;
+}
+/** Whether a container of another size would do in one place. */
+export type StandIn =
+	| {
+			readonly status: 'does';
+			readonly nookId: string;
+			readonly count: number;
+			readonly fit: KeptFit;
+	  }
+	| { readonly status: 'too-big'; readonly nookId: string }
+	| {
+			/** It stands there, but so much more stays over. */
+			readonly status: 'less-in';
+			readonly nookId: string;
+			readonly overMl: number;
+	  };
+
+/** A kind like another one in all but its size; walls are as thick as there. */
+export function kindLike(kind: ContainerKind, id: string, found: FoundSize): ContainerKind {
+	const { widthMm, depthMm, heightMm, priceMinor } = found;
+	const outer = outerOf(kind);
+	const inside = (of: number, outside: number, own: number) => Math.max(1, own - (outside - of));
+	return {
+		...kind,
+		id: id as ContainerKind['id'],
+		name: `${kind.name}, as found`.slice(0, 200),
+		outerTop: { widthMm, depthMm },
+		outerBase: { widthMm, depthMm },
+		heightMm,
+		inner: {
+			widthMm: inside(kind.inner.widthMm, outer.widthMm, widthMm),
+			depthMm: inside(kind.inner.depthMm, outer.depthMm, depthMm),
+			heightMm: inside(kind.inner.heightMm, kind.heightMm, heightMm)
+		},
+		priceMinor,
+		owned: 0
+	};
+}
+
+const overOf = (over: FitPlan['leftOver'] | readonly { readonly volumeMl: number }[]) =>
+	over.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+
+/** Litres more than before that count as no more, ml. */
+const NO_MORE_ML = 1;
+
+/**
+ * Says in which of the places of a line a container of another size would do: each is fitted with it in the stead of the
+ * one that was wanted, and with what else stands there already.
+ */
+export function standInsFor(home: Home, line: ShopLine, other: ContainerKind): StandIn[] {
+	const withIt: Home = { ...home, containerKinds: { ...home.containerKinds, [other.id]: other } };
+	return line.places.map(({ nookId, count }): StandIn => {
+		const packing = roomOf(home, nookId);
+		if (!packing || !enters(other, packing.room, packing.sideMm))
+			return { status: 'too-big', nookId };
+		const kept = Object.values(home.fitPlans).find((fit) => fit.nookId === nookId)!;
+		const owned = new Map<string, number>([[other.id, 50]]);
+		for (const { kindId } of kept.placements)
+			if (kindId !== line.kind.id) owned.set(kindId, (owned.get(kindId) ?? 0) + 1);
+		const kinds = [...owned.keys()].map((id) => withIt.containerKinds[id]!);
+		const found = fitNook(withIt, nookId, { owned, kinds });
+		if (!('arrangements' in found)) return { status: 'too-big', nookId };
+		const using = found.arrangements.filter(({ placements }) =>
+			placements.some(({ kindId }) => kindId === other.id)
+		);
+		const best = [...using].sort((a, b) => overOf(a.leftOver) - overOf(b.leftOver))[0];
+		const moreMl = best ? overOf(best.leftOver) - overOf(kept.leftOver) : Infinity;
+		if (!best || moreMl > NO_MORE_ML)
+			return { status: 'less-in', nookId, overMl: best ? moreMl : 0 };
+		const needs = best.placements.filter(({ kindId }) => kindId === other.id).length;
+		return {
+			status: 'does',
+			nookId,
+			count: needs || count,
+			fit: { nookId, kept: { ...keptOf(best), costMinor: 0 }, fingerprint: found.fingerprint }
+		};
+	});
+}
+
+/** Makes the edit that takes another container than was wanted: so many are the house's now, and the places go by it. */
+export function takeStandIn(
+	kind: ContainerKind,
+	count: number,
+	fits: readonly KeptFit[],
+	now: string,
+	stem: string
+): Edit {
+	return (draft) => {
+		draft.containerKinds[kind.id] = { ...kind, owned: count };
+		keepArrangements(fits, now, stem)(draft);
+	};
+}
+
+/** Makes the edit that counts so many containers as bought, or as put back where the count is below zero. */
+export function buyContainers(kindId: string, count: number): Edit {
+	return (draft) => {
+		const kind = draft.containerKinds[kindId];
+		if (kind) kind.owned = Math.max(0, Math.min(1000, kind.owned + count));
+	};
+}
