@@ -103,6 +103,48 @@ describe('fitting a place', () => {
 		expect(fit.open).toEqual([]);
 		expect(say).toHaveBeenCalledWith(expect.stringContaining(`${count} place`));
 	});
+	it('says what it came to, and names the places where not all goes in', async () => {
+		const small = applyEdit(planned, (draft) => {
+			for (const nook of Object.values(draft.nooks)) nook.inside.widthMm = 90;
+		}).home;
+		const { desk: fit, answer } = desk(small);
+		const round = fit.fitAll();
+		answer();
+		await round;
+		expect(fit.together?.fitted).toBe(fit.places.length);
+		expect(fit.overs.length).toBeGreaterThan(0);
+		const litres = fit.overs.map(({ volumeMl }) => volumeMl);
+		expect(litres).toEqual([...litres].sort((a, b) => b - a));
+	});
+	it('shows what is in the container that was tapped, until it is tapped again', async () => {
+		const { desk: fit, answer } = desk();
+		const asked = fit.fit();
+		answer();
+		await asked;
+		const part = [...fit.shown!.placements, ...fit.shown!.standing][0]!;
+		fit.pick(part.id);
+		expect(fit.picked?.holds.length).toBeGreaterThan(0);
+		fit.pick(part.id);
+		expect(fit.picked).toBeUndefined();
+	});
+	it('looks at the shelves only when asked, and forgets it when the home has changed', () => {
+		const { desk: fit, store } = desk();
+		expect(fit.shelves).toBeUndefined();
+		fit.lookAtShelves();
+		expect(fit.shelves).not.toBeUndefined();
+		store.run('narrower', 'setInside', fit.nookId!, 'widthMm', 200);
+		expect(fit.shelves).toBeUndefined();
+	});
+	it('takes a budget, and jars or packs for one group', () => {
+		const { desk: fit, store } = desk();
+		fit.setBudget(4500);
+		expect(fit.budgetMinor).toBe(4500);
+		const group = fit.groups[0]!;
+		fit.setBoxes(group.id, 'decant');
+		expect(store.home.groups[group.id]!.boxes).toBe('decant');
+		for (const { group: one, isDecanted } of fit.pourable)
+			if (one.id === group.id) expect(isDecanted).toBe(true);
+	});
 	it('goes only to places of the plan', () => {
 		const { desk: fit, say, store } = desk();
 		const other = Object.keys(store.home.nooks).find((id) => !fit.planned.has(id))!;

@@ -1,0 +1,90 @@
+import { describe, expect, it } from 'vitest';
+import { tinyHome } from '../core/fixtures/tiny-home';
+import type { Home } from '../core/model';
+import {
+	filledText,
+	holdsText,
+	overText,
+	shelfMoveText,
+	shelvesText,
+	standInText,
+	togetherText
+} from './fitting';
+
+const home: Home = tinyHome();
+const [one, two] = Object.values(home.things);
+const group = Object.values(home.groups)[0]!;
+const nook = Object.values(home.nooks)[0]!;
+
+describe('words of Fit', () => {
+	it('name what is in a container, the most first, and what it weighs', () => {
+		const holds = [
+			{ thingId: one!.id, pieces: 1 },
+			{ thingId: two!.id, pieces: 4 }
+		];
+		expect(holdsText(home, holds)).toBe(`4 ${two!.name}, 1 ${one!.name}`);
+		const grams = 500 + one!.massG + 4 * two!.massG;
+		expect(filledText(home, 500, holds)).toBe(
+			grams >= 1000 ? `${Number((grams / 1000).toFixed(1))} kg` : `${grams} g`
+		);
+	});
+	it('say why something did not go in', () => {
+		const over = { groupId: group.id, thingId: one!.id, pieces: 2, volumeMl: 900 };
+		expect(overText(home, over)).toBe(`2 × ${one!.name}: no floor left.`);
+		expect(overText(home, { ...over, tooLarge: { side: 'height', shortMm: 14 } })).toBe(
+			`2 × ${one!.name}: 14 mm too tall here.`
+		);
+		expect(overText(home, { ...over, tooLarge: { side: 'floor', shortMm: 5 } })).toContain(
+			'5 mm too large'
+		);
+		// An older fit knows only the group.
+		expect(overText(home, { ...over, thingId: null })).toContain(group.name);
+	});
+	it('say how far a shelf moves, and what it brings', () => {
+		expect(shelfMoveText(home, { nookId: nook.id, holes: 1, byMm: 32 })).toBe(
+			`${nook.name}: up by 1 hole (32 mm)`
+		);
+		expect(shelfMoveText(home, { nookId: nook.id, holes: -3, byMm: -96 })).toContain(
+			'down by 3 holes (96 mm)'
+		);
+		const setting = { levels: [], moves: [], assignments: [], isProven: true };
+		expect(shelvesText(home, { ...setting, gains: [group.id], out: [] })).toBe(
+			`Then these stand whole on one shelf: ${group.name}. No other heights hold more.`
+		);
+		expect(
+			shelvesText(home, { ...setting, isProven: false, gains: [], out: [group.id] })
+		).toContain(`Still not: ${group.name}.`);
+	});
+	it('say what fitting all places came to', () => {
+		const purchase = {
+			status: 'proven' as const,
+			lines: [{ kindId: 'bin-m', count: 2 }],
+			costMinor: 560,
+			objective: 700,
+			bound: 700
+		};
+		expect(togetherText(home, { fitted: 3, not: 1, purchase })).toMatch(
+			/^3 places fitted, 1 not\. 2 containers to buy for .*5\.60\. No other/
+		);
+		expect(
+			togetherText(home, {
+				fitted: 3,
+				not: 0,
+				purchase: { ...purchase, status: 'open', lines: [], costMinor: 0, bound: 500 }
+			})
+		).toMatch(/Nothing to buy.*At most .*2/);
+		expect(
+			togetherText(home, { fitted: 0, not: 3, purchase: { ...purchase, status: 'too-dear' } })
+		).toContain('Raise it');
+		expect(togetherText(home, { fitted: 1, not: 0, purchase: null })).toBe('1 place fitted.');
+	});
+	it('say what another container would do', () => {
+		const at = { nookId: nook.id };
+		expect(standInText(home, { ...at, status: 'too-big' })).toContain('does not go in');
+		expect(standInText(home, { ...at, status: 'less-in', overMl: 2000 })).toContain('2.0 l more');
+		expect(standInText(home, { ...at, status: 'less-in', overMl: 0 })).toContain('holds none');
+		expect(standInText(home, { ...at, status: 'does', count: 2, fit: {} as never })).toBe(
+			`${nook.name}: it does; you need 2.`
+		);
+	});
+});

@@ -1,0 +1,85 @@
+import { describe, expect, it } from 'vitest';
+import { counter, NOW, tinyHome } from '../core/fixtures/tiny-home';
+import { addUsualKinds, fitTogether, keepArrangements, keptOf } from '../core/fitting';
+import { applyEdit, type Home } from '../core/model';
+import { adoptPlan, DEFAULT_PLACE, placeHome, toZonePlan } from '../core/zoning';
+import { DeskStore } from './desk-store';
+import { ShopDesk } from './shop-desk.svelte';
+
+/** A home whose first fitted place wants three bins that nobody owns. */
+function wanting(): Home {
+	const bare = applyEdit(tinyHome(), addUsualKinds()).home;
+	const plan = toZonePlan(placeHome(bare, { ...DEFAULT_PLACE, moves: 3000 }), 'p', 'P', NOW);
+	const planned = applyEdit(bare, adoptPlan(plan)).home;
+	const ids = [...new Set(plan.assignments.map(({ nookId }) => nookId as string))];
+	const fits = fitTogether(planned, ids).results.flatMap((result) =>
+		'arrangements' in result
+			? [
+					{
+						nookId: result.nookId,
+						kept: keptOf(result.arrangements[0]!),
+						fingerprint: result.fingerprint
+					}
+				]
+			: []
+	);
+	return applyEdit(planned, (draft) => {
+		keepArrangements(fits, NOW, 'k')(draft);
+		const fit = Object.values(draft.fitPlans)[0]!;
+		const groupId = plan.assignments[0]!.groupId;
+		fit.placements = [0, 1, 2].map((i) => ({
+			id: `c${i}` as never,
+			kindId: 'bin-half' as never,
+			groupId,
+			xMm: 3 + 130 * i,
+			yMm: 10,
+			zMm: 0,
+			turned: false,
+			holds: []
+		}));
+		for (const other of Object.values(draft.fitPlans)) if (other !== fit) other.placements = [];
+		for (const kind of Object.values(draft.containerKinds)) kind.owned = 0;
+	}).home;
+}
+
+function desk(home = wanting()) {
+	const store = new DeskStore(home);
+	return { store, desk: new ShopDesk({ store: store.get, newId: counter('s'), now: () => NOW }) };
+}
+
+describe('in the shop', () => {
+	it('ticks a line off, and puts it back', () => {
+		const { desk: shop, store } = desk();
+		const [line] = shop.card.lines;
+		expect([line!.kind.id, line!.count]).toEqual(['bin-half', 3]);
+		shop.tick(line!);
+		expect(shop.card.lines).toEqual([]);
+		expect(store.home.containerKinds['bin-half']!.owned).toBe(3);
+		expect(shop.bought).toMatchObject([{ kindId: 'bin-half', count: 3 }]);
+		shop.putBack(shop.bought[0]!);
+		expect(shop.card.lines).toHaveLength(1);
+		expect(shop.bought).toEqual([]);
+	});
+	it('forgets what it found for another size when the home has changed since', () => {
+		const { desk: shop, store } = desk();
+		shop.look(shop.card.lines[0]!, {
+			widthMm: 5000,
+			depthMm: 5000,
+			heightMm: 100,
+			priceMinor: 100
+		});
+		expect(shop.found?.places.map(({ status }) => status)).toEqual(['too-big']);
+		// Nothing does, so nothing is taken.
+		shop.take();
+		expect(store.labels).toEqual([]);
+		store.run('own', 'setOwned', 'bin-l', 1);
+		expect(shop.found).toBeNull();
+	});
+	it('writes the card as a table with sizes and places', () => {
+		const { desk: shop, store } = desk();
+		const [head, row] = shop.csv().split('\r\n');
+		expect(head).toContain('width mm');
+		expect(row).toContain('Half-width bin,120,190,100,3,7.8');
+		expect(row).toContain(store.home.nooks[shop.card.lines[0]!.places[0]!.nookId]!.name);
+	});
+});
