@@ -1,4 +1,5 @@
 import {
+	elsewhereFor,
 	fitFingerprint,
 	isDecanted,
 	keptOf,
@@ -6,6 +7,7 @@ import {
 	shelfColumn,
 	type Arrangement,
 	type ArrangementName,
+	type Elsewhere,
 	type FitResult,
 	type KeptFit,
 	type LeftOver,
@@ -60,6 +62,13 @@ export class FitDesk {
 	#round = $state.raw<FitProgress | null>(null);
 	/** What fitting all together came to; null: not done since the page was opened. */
 	#together = $state.raw<Together | null>(null);
+	/** Where a thing could stand instead, and of which home. */
+	#elsewhere = $state.raw<{
+		of: Home;
+		nookId: string;
+		thingId: string;
+		places: readonly Elsewhere[];
+	} | null>(null);
 	/** What was found for the shelves of a place, and of which home. */
 	#shelves = $state.raw<{ of: Home; nookId: string; setting: ShelfSetting | null } | null>(null);
 
@@ -226,10 +235,6 @@ export class FitDesk {
 				this.#deps.now(),
 				this.#deps.newId()
 			);
-		const rest = ids.length - kept.length;
-		this.#deps.say(
-			`${countText(kept.length, 'place')} fitted${rest ? `; ${rest} could not be` : ''}. Look them through; each can be done again.`
-		);
 	}
 	/** How far fitting all places together is; null: it is not going on. */
 	get round(): FitProgress | null {
@@ -256,6 +261,38 @@ export class FitDesk {
 			})
 			.sort((a, b) => b.volumeMl - a.volumeMl)
 	);
+
+	/** Looks where a thing that did not go in could stand instead. */
+	lookElsewhere(thingId: string): void {
+		const { nookId, home } = this;
+		if (nookId)
+			this.#elsewhere = {
+				of: home,
+				nookId,
+				thingId,
+				places: elsewhereFor(home, { nookId, thingId })
+			};
+	}
+	/** What was found for a thing of this place, of the home as it stands; undefined: not looked at. */
+	elsewhere(thingId: string): readonly Elsewhere[] | undefined {
+		const found = this.#elsewhere;
+		const isOf = found?.of === this.home && found.nookId === this.nookId;
+		return isOf && found.thingId === thingId ? found.places : undefined;
+	}
+	/** Puts a thing into another place of the plan; both are to be fitted again. */
+	putElsewhere(thingId: string, nookId: string): void {
+		if (!this.nookId) return;
+		const { things, nooks } = this.home;
+		this.#deps
+			.store()
+			.run(
+				`move ${things[thingId]?.name} to ${nooks[nookId]?.name}`,
+				'moveThing',
+				thingId,
+				this.nookId,
+				nookId
+			);
+	}
 
 	/** Whether the shelves here can be set to other holes. */
 	canSetShelves = $derived.by(

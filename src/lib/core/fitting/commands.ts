@@ -1,3 +1,4 @@
+import { moveThing } from './elsewhere';
 import { keepArrangement, keepArrangements, setBoxes, setBudget } from './save';
 import { setShelves } from './shelf-heights';
 import { buyContainers, takeStandIn } from './shop-card';
@@ -10,6 +11,7 @@ export const FITTING_COMMANDS = {
 	buyContainers,
 	keepArrangement,
 	keepArrangements,
+	moveThing,
 	setBoxes,
 	setBudget,
 	setOwned,

@@ -2,6 +2,7 @@ export { adoptPlan, movePart, togglePin } from './edits';
 export { zoneFingerprint } from './zone-print';
 export { HARD_CODES, type HardCode } from './hard-rules';
 export { SOFT_CODES, type SoftCode, type SoftPenalty } from './soft-rules';
+export { costOf } from './cell';
 export { buildZoneModel, zoneModelOf, type Part, type ZoneModel } from './build';
 export type { Cell, CostParts } from './cell';
 export {

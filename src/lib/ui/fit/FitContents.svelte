@@ -13,9 +13,27 @@
 		<section aria-label="Did not fit" class="mb-3">
 			<h3 class="text-error">Did not fit</h3>
 			<ul>
-				{#each desk.shown.leftOver as over (`${over.groupId}/${over.thingId}`)}<li class="py-0.5">
+				{#each desk.shown.leftOver as over (`${over.groupId}/${over.thingId}`)}
+					{@const others = over.thingId ? desk.elsewhere(over.thingId) : undefined}
+					<li class="py-0.5">
 						{overText(home, over)}
-					</li>{/each}
+						{#if over.thingId && others === undefined}<button
+								class="link min-h-11"
+								onclick={() => desk.lookElsewhere(over.thingId!)}
+								>Where else?<span class="sr-only"> {home.things[over.thingId]?.name}</span></button
+							>{/if}
+						{#if others}
+							{#each others as other (other.nookId)}<button
+									class="btn btn-sm mt-1 mr-1 min-h-11"
+									onclick={() => desk.putElsewhere(over.thingId!, other.nookId)}
+									>Put in {home.nooks[other.nookId]?.name}</button
+								>{:else}<span class="soft block text-sm"
+									>Nowhere: no place that suits it has floor left. Fit the open places first, or let
+									something go.</span
+								>{/each}
+						{/if}
+					</li>
+				{/each}
 			</ul>
 			<p class="mt-1">
 				Try another arrangement, or <a class="link" href="/home/{home.id}/place"

@@ -1,0 +1,130 @@
+import { expect, test, type Page } from '@playwright/test';
+import { goTo, openDemo, saved, solve } from './helpers';
+
+/** Fits every place of a freshly solved demo home together. */
+async function fitAll(page: Page) {
+	await openDemo(page, 'Place');
+	await solve(page);
+	await goTo(page, 'Fit');
+	await page.getByRole('button', { name: /^Fit the \d+ open places/ }).click();
+	await expect(page.getByText(/\d+ places fitted/)).toBeVisible({ timeout: 60_000 });
+}
+const panelOf = (page: Page) =>
+	page.getByRole('complementary', { name: 'What goes in and what it costs' });
+const place = (page: Page) => page.getByRole('combobox', { name: 'Place' });
+
+test('Fit: each container says what is in it; what did not go in finds another place', async ({
+	page
+}) => {
+	test.setTimeout(120_000);
+	await fitAll(page);
+	const panel = panelOf(page);
+	await expect(panel.getByRole('heading', { name: 'Containers' })).toBeVisible();
+	// What is drawn says what is in it when it is tapped.
+	await page
+		.getByRole('img', { name: /from above, front edge at the bottom/ })
+		.locator('g')
+		.first()
+		.click();
+	await expect(page.getByText('Tap a container or a row')).toHaveCount(0);
+	// Places where not all goes in are listed for the whole home.
+	await panel.getByText(/\d+ places? where not all goes in/).click();
+	const links = panel.locator('details').getByRole('button');
+	const count = await links.count();
+	let moved = false;
+	for (let i = 0; i < count && !moved; i++) {
+		await links.nth(i).click();
+		const over = panel.getByRole('region', { name: 'Did not fit' });
+		await over
+			.getByRole('button', { name: /^Where else/ })
+			.first()
+			.click();
+		const put = over.getByRole('button', { name: /^Put in / }).first();
+		await expect(put.or(over.getByText(/^Nowhere/).first())).toBeVisible();
+		if (!(await put.isVisible())) continue;
+		await put.click();
+		moved = true;
+	}
+	expect(moved).toBe(true);
+	await expect(page.getByRole('button', { name: /^Undo: move / })).toBeVisible();
+	await expect(page.getByRole('button', { name: /^Fit the \d+ open places/ })).toBeVisible();
+	await saved(page);
+});
+
+test('Fit: the larder’s shelves are set for what stands on them, and back again', async ({
+	page
+}) => {
+	await openDemo(page, 'Place');
+	await solve(page);
+	await goTo(page, 'Fit');
+	await place(page).selectOption({ label: 'Larder shelf 5' });
+	const heights = panelOf(page).getByRole('region', { name: 'Shelf heights' });
+	await heights.getByRole('button', { name: 'Would other heights hold more?' }).click();
+	await expect(heights).toContainText(/(up|down) by \d+ holes? \(\d+ mm\)/);
+	await expect(heights).toContainText('Then these stand whole on one shelf');
+	await heights.getByRole('button', { name: 'The shelves stand so now' }).click();
+	await heights.getByRole('button', { name: 'Would other heights hold more?' }).click();
+	await expect(heights).toContainText('They stand well');
+	await page.getByRole('button', { name: /^Undo: set the shelves/ }).click();
+	await heights.getByRole('button', { name: 'Would other heights hold more?' }).click();
+	await expect(heights).toContainText('Then these stand whole on one shelf');
+	await saved(page);
+});
+
+test.describe('in the shop', () => {
+	test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+	test('the card works without network; one bin is out of stock, another does', async ({
+		page,
+		context
+	}) => {
+		test.setTimeout(120_000);
+		await fitAll(page);
+		await page
+			.getByRole('navigation', { name: 'Parts of Fit' })
+			.getByRole('link', { name: 'Shop card' })
+			.click();
+		await expect(page.getByText(/To buy:/)).toBeVisible();
+		await context.setOffline(true);
+		const first = page.getByRole('listitem').filter({
+			has: page.getByRole('button', { name: /^Bought: / })
+		});
+		const lines = await first.count();
+		expect(lines).toBeGreaterThan(0);
+		// Not that one.
+		const line = first.first();
+		await line.getByText('Found another one?').click();
+		await line.getByLabel('Outer size, width × depth × height').fill('3 m');
+		await line.getByRole('button', { name: 'Would it do?' }).click();
+		await expect(line.getByRole('alert')).toContainText('Type width × depth × height');
+		await line.getByLabel('Outer size, width × depth × height').fill('3000 x 400 x 150');
+		await line.getByRole('button', { name: 'Would it do?' }).click();
+		await expect(line.getByRole('list', { name: 'Where it would do' })).toContainText(
+			'it does not go in'
+		);
+		// Into the basket, and out again.
+		await line.getByRole('button', { name: /^Bought: / }).click();
+		const basket = page.getByRole('region', { name: 'In the basket' });
+		await expect(basket.getByRole('listitem')).toHaveCount(1);
+		await basket.getByRole('button', { name: 'Put back' }).click();
+		await expect(first).toHaveCount(lines);
+		await saved(page);
+		await context.setOffline(false);
+	});
+});
+
+test('Fit: a budget of nothing is kept to, and words that are no sum are refused', async ({
+	page
+}) => {
+	test.setTimeout(120_000);
+	await openDemo(page, 'Place');
+	await solve(page);
+	await goTo(page, 'Fit');
+	const budget = panelOf(page).getByLabel(/^Budget/);
+	await budget.fill('a lot');
+	await budget.press('Enter');
+	await expect(panelOf(page).getByRole('alert')).toContainText('“a lot” is none');
+	await budget.fill('0');
+	await budget.press('Enter');
+	await page.getByRole('button', { name: /^Fit the \d+ open places/ }).click();
+	await expect(page.getByText(/places fitted.*Nothing to buy/)).toBeVisible({ timeout: 60_000 });
+});

@@ -1,0 +1,94 @@
+import { describe, expect, it } from 'vitest';
+import { demoHome } from '../../data/demo';
+import { apply, NOW } from '../fixtures/tiny-home';
+import { adoptPlan, placeHome, placesOfLots, toZonePlan } from '../zoning';
+import {
+	elsewhereFor,
+	fitNook,
+	fitTogether,
+	keepArrangements,
+	keptOf,
+	moveThing,
+	wantsOf
+} from '.';
+
+const demo = demoHome(NOW);
+const planned = apply(
+	demo,
+	adoptPlan(toZonePlan(placeHome(demo, { seed: 1, moves: 30_000 }), 'p', 'Plan', NOW))
+);
+const nookIds = [...new Set(planned.zonePlans['p']!.assignments.map((a) => a.nookId as string))];
+const fits = fitTogether(planned, nookIds).results.flatMap((result) =>
+	'arrangements' in result
+		? [
+				{
+					nookId: result.nookId,
+					kept: keptOf(result.arrangements[0]!),
+					fingerprint: result.fingerprint
+				}
+			]
+		: []
+);
+const kept = apply(planned, keepArrangements(fits, NOW, 'k'));
+const overs = Object.values(kept.fitPlans).flatMap((fit) =>
+	fit.leftOver.map(({ thingId }) => ({ nookId: fit.nookId as string, thingId: thingId as string }))
+);
+const found = overs.map((over) => ({ over, places: elsewhereFor(kept, over) }));
+
+describe('where else a thing could go', () => {
+	it('is found for some of what did not go in, the least effort first', () => {
+		expect(found.some(({ places }) => places.length > 0)).toBe(true);
+		for (const { over, places } of found) {
+			const efforts = places.map(({ effort }) => effort);
+			expect(efforts).toEqual([...efforts].sort((a, b) => a - b));
+			expect(places.map(({ nookId }) => nookId)).not.toContain(over.nookId);
+		}
+	});
+	it('takes the thing whole, and no more of anything else stays over there', () => {
+		const tried = found.filter(({ places }) => places.length).slice(0, 5);
+		for (const { over, places } of tried) {
+			const to = places[0]!.nookId;
+			const moved = apply(kept, moveThing(over.thingId, over.nookId, to));
+			const result = fitNook(moved, to);
+			if (!('arrangements' in result)) throw new Error(result.status);
+			const before = Object.values(kept.fitPlans).find((fit) => fit.nookId === to);
+			const litres = (rows: readonly { volumeMl: number }[] = []) =>
+				rows.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+			// Another fit may leave something else over, but never more than the thing itself.
+			const pieces = wantsOf(kept, over.nookId)
+				.flatMap(({ goods }) => goods)
+				.find(({ thing }) => thing.id === over.thingId)!;
+			expect(litres(result.arrangements[0]!.leftOver)).toBeLessThanOrEqual(
+				litres(before?.leftOver) + pieces.volumeMl + 1e-6
+			);
+		}
+	});
+});
+
+describe('moving one thing in the plan', () => {
+	it('moves it and leaves the rest of its group where it was', () => {
+		const { over, places } = found.find(({ places }) => places.length)!;
+		const to = places[0]!.nookId;
+		const { groupId } = kept.things[over.thingId]!;
+		const where = (home: typeof kept) =>
+			new Map(
+				placesOfLots(home, groupId!, home.zonePlans['p']!.assignments).map(
+					({ lot, nookId }) => [lot.id as string, nookId] as const
+				)
+			);
+		const moved = apply(kept, moveThing(over.thingId, over.nookId, to));
+		const [before, after] = [where(kept), where(moved)];
+		for (const [lotId, nookId] of after) {
+			const isIt = kept.lots[lotId]!.thingId === over.thingId;
+			if (isIt) expect(nookId).toBe(to);
+			else if (before.get(lotId) !== over.nookId) expect(nookId).toBe(before.get(lotId));
+		}
+		const shares = moved.zonePlans['p']!.assignments.filter((a) => a.groupId === groupId);
+		expect(shares.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 3);
+	});
+	it('does nothing for a thing that is not there, or a place that is not', () => {
+		const { over } = found[0]!;
+		expect(apply(kept, moveThing('no-such-thing', over.nookId, 'd-1'))).toEqual(kept);
+		expect(apply(kept, moveThing(over.thingId, over.nookId, 'no-such-place'))).toEqual(kept);
+	});
+});
