@@ -193,13 +193,12 @@ for (const scheme of ['light', 'dark'] as const)
 			} else if (stage === 'Fit') {
 				await page.getByRole('button', { name: /^Fit the \d+ open/ }).click();
 				await expect(page.getByText(/places fitted/)).toBeVisible({ timeout: 60_000 });
-				await expect(page.getByText(/places fitted/)).toHaveCount(0, { timeout: 20_000 });
 			}
 			await check(stage);
 		}
 	});
 
-for (const stage of ['Walk', 'Clear', 'Sort', 'Place'])
+for (const stage of ['Walk', 'Clear', 'Sort', 'Place', 'Fit'])
 	test(`every part of ${stage} passes the accessibility rules`, async ({ page }) => {
 		test.setTimeout(240_000);
 		await page.emulateMedia({ reducedMotion: 'reduce' });

@@ -32,6 +32,8 @@ function goesOnEdge(thing: Thing, longestMm: number): boolean {
 	return Math.max(...Object.values(thing.piece)) <= longestMm;
 }
 
+/** Spoons, pens, screwdrivers: they lie across each other. */
+const LIES_ANYHOW = /^(kitchen\.(cutlery|tools|odds)|home\.(workshop|office))$/;
 const ON_EDGE = new Set(['rack', 'upright', 'cradle']);
 const NO_WALLS = new Set(['turntable', 'riser', 'slide']);
 
@@ -57,10 +59,16 @@ export function checkContents(home: Home, nookId: string, fit: Kept): ContentsFa
 			const { widthMm: w, depthMm: d, heightMm: h } = thing.piece;
 			volume += w * d * h * pieces;
 			// What is poured into a jar has no shape; small things lie in a bin as they fall.
-			const isSmall = w * d * h * 40 <= inner.widthMm * inner.depthMm * inner.heightMm;
+			const sides = [w, d, h].sort((a, b) => a - b);
+			const heapMm = kind.lid ? inner.heightMm : Math.min(heightMm!, inner.heightMm * 1.5);
+			const inside = [inner.widthMm, inner.depthMm, heapMm].sort((a, b) => a - b);
+			const liesAnyhow =
+				(LIES_ANYHOW.test(thing.category) ||
+					w * d * h * 40 <= inner.widthMm * inner.depthMm * inner.heightMm) &&
+				sides.every((side, i) => side <= inside[i]!);
 			const goes =
 				kind.role === 'jar' ||
-				isSmall ||
+				liesAnyhow ||
 				(ON_EDGE.has(kind.role)
 					? goesOnEdge(thing, Math.max(inner.depthMm, heightMm!))
 					: goesInto(thing, inner.widthMm, inner.depthMm, highMm));

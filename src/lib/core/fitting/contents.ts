@@ -177,10 +177,14 @@ class Filling {
 	private massG: number;
 	/** Volume of what stands in it below the rim, and of what was poured in, ml. */
 	private takenMl = 0;
+	/** How high the small things lie, mm. */
+	private heapMm = 0;
 
 	constructor(
 		private readonly kind: ContainerKind,
-		private readonly options: FillOptions
+		private readonly options: FillOptions,
+		/** Nothing else comes in. */
+		readonly isClosed: boolean
 	) {
 		this.levels = boardsOf(kind, options.clearMm).map((board) => new Level(board));
 		this.massG = kind.massG;
@@ -207,10 +211,17 @@ class Filling {
 	}
 
 	#pour(thing: Thing, most: number): number {
-		const { widthMm, depthMm, heightMm } = this.kind.inner;
-		const allMl = (widthMm * depthMm * Math.min(heightMm, this.options.clearMm)) / 1000;
+		const { widthMm, depthMm } = this.kind.inner;
+		const allMl = (widthMm * depthMm * heapOf(this.kind, this.options.clearMm)) / 1000;
 		const leftMl = Math.max(0, allMl - this.takenMl) * this.options.fillShare;
 		const put = Math.min(most, Math.floor(leftMl / Math.max(0.1, pieceVolumeMl(thing)) + 1e-9));
+		if (put) {
+			const floor = widthMm * depthMm;
+			const full =
+				(this.takenMl * 1000) / floor +
+				(put * pieceVolumeMl(thing) * 1000) / floor / this.options.fillShare;
+			this.heapMm = Math.max(this.heapMm, Math.min(full + 4, this.options.clearMm));
+		}
 		// What is poured in leaves the air between it behind.
 		this.takenMl += (put * pieceVolumeMl(thing)) / this.options.fillShare;
 		return put;
@@ -223,7 +234,7 @@ class Filling {
 		return {
 			holds: [...this.counts.values()],
 			massG: this.massG,
-			heightMm: Math.max(this.kind.heightMm, ...this.levels.map(({ topMm }) => topMm))
+			heightMm: Math.max(this.kind.heightMm, this.heapMm, ...this.levels.map(({ topMm }) => topMm))
 		};
 	}
 }
@@ -233,13 +244,30 @@ const POURED = new Set(['bin', 'basket', 'divider', 'tray', 'caddy']);
 const litresOf = ({ inner }: ContainerKind) =>
 	(inner.widthMm * inner.depthMm * inner.heightMm) / 1000;
 
+/** Small things heap up over a low rim, to so many times its height. */
+const HEAP = 1.5;
+const heapOf = ({ inner, lid }: ContainerKind, clearMm: number): number =>
+	Math.min(clearMm, inner.heightMm * (lid ? 1 : HEAP));
+
+/** What lies together like spoons in a tray: the boxes round each of them cross. */
+const LIES_TOGETHER = new Set([
+	'kitchen.cutlery',
+	'kitchen.tools',
+	'kitchen.odds',
+	'home.workshop',
+	'home.office'
+]);
+/** Each kind of these has a compartment of its own: forks do not lie among knives. */
+const BY_THEMSELVES = new Set(['kitchen.cutlery', 'kitchen.knives']);
+
 /** Whether pieces are so small beside a container that they lie in it as they fall; each has to go in by itself. */
-function isSmallIn(kind: ContainerKind, thing: Thing): boolean {
+function isSmallIn(kind: ContainerKind, thing: Thing, clearMm: number): boolean {
 	if (!POURED.has(kind.role)) return false;
 	const sides = Object.values(thing.piece).sort((a, b) => b - a);
-	const inner = Object.values(kind.inner).sort((a, b) => b - a);
+	const { widthMm, depthMm } = kind.inner;
+	const inner = [widthMm, depthMm, heapOf(kind, clearMm)].sort((a, b) => b - a);
 	return (
-		pieceVolumeMl(thing) <= litresOf(kind) * SMALL_SHARE &&
+		(LIES_TOGETHER.has(thing.category) || pieceVolumeMl(thing) <= litresOf(kind) * SMALL_SHARE) &&
 		sides.every((side, i) => side <= inner[i]!)
 	);
 }
@@ -257,7 +285,7 @@ export function fillContainers(
 ): Fill {
 	const fillings: Filling[] = [];
 	const rest: Good[] = [];
-	const small = new Map(goods.map((good) => [good, isSmallIn(kind, good.thing)]));
+	const small = new Map(goods.map((good) => [good, isSmallIn(kind, good.thing, options.clearMm)]));
 	const order = [...goods].sort(
 		(a, b) =>
 			Number(small.get(a)) - Number(small.get(b)) ||
@@ -266,12 +294,14 @@ export function fillContainers(
 	);
 	for (const good of order) {
 		let left = good.pieces;
+		const isApart = BY_THEMSELVES.has(good.thing.category);
 		for (const filling of fillings) {
-			if (!left) break;
+			if (!left || isApart) break;
+			if (filling.isClosed) continue;
 			left -= filling.add(piecesOf(good, left), small.get(good)!);
 		}
 		while (left && fillings.length < options.mostContainers) {
-			const filling = new Filling(kind, options);
+			const filling = new Filling(kind, options, isApart);
 			left -= filling.add(piecesOf(good, left), small.get(good)!);
 			if (filling.isEmpty) break;
 			fillings.push(filling);

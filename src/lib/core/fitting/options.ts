@@ -54,8 +54,20 @@ const STAYS: ReadonlySet<ContainerRole> = new Set([
 	'slide'
 ]);
 
+/** Trays are for what is seen from above, steps and turntables for what is seen from the front. */
+const FROM_ABOVE: ReadonlySet<ContainerRole> = new Set(['divider']);
+const FROM_FRONT: ReadonlySet<ContainerRole> = new Set(['riser', 'turntable', 'cradle', 'slide']);
+function suitsView(
+	role: ContainerRole,
+	roles: readonly ContainerRole[],
+	seenFromAbove: boolean
+): boolean {
+	const wrong = seenFromAbove ? FROM_FRONT : FROM_ABOVE;
+	return !wrong.has(role) || roles.every((other) => wrong.has(other));
+}
+
 /** Share of a want that a kind must be able to take before it is worth proposing. */
-const WORTH_SHARE = 0.5;
+const WORTH_SHARE = 0.3;
 /** More of one kind than this in one place is no order. */
 const MOST_CONTAINERS = 24;
 
@@ -137,9 +149,9 @@ export function holdOptions(
 		massG: containers.reduce((sum, { massG }) => sum + massG, 0) + massOf(rest)
 	});
 	const found: HoldOption[] = [];
-	const suits = kinds.filter(
-		(kind) => want.roles.includes(kind.role) && enters(kind, room, play.sideMm)
-	);
+	const suits = kinds
+		.filter(({ role }) => want.roles.includes(role) && suitsView(role, want.roles, seenFromAbove))
+		.filter((kind) => enters(kind, room, play.sideMm));
 	for (const kind of likelyKinds(suits, want, ownedLeft)) {
 		const options: FillOptions = {
 			clearMm,

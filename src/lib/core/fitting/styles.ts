@@ -42,12 +42,17 @@ export const discomfortOf = (option: HoldOption): number =>
 /** Kinds of thing that a shelf holds as well as any bin: nothing falls over, and nothing is small. */
 const STANDS_WELL_ML = 900;
 
+/** How much worse it is that what wants a tray lies loose. */
+const JUMBLE = 6;
+
 /** Share of a want that stands free though it should not: small things fall into a heap. */
 function looseCost(option: HoldOption): number {
 	if (option.want.roles.length === 0) return 0;
 	const small = option.loose.filter(({ volumeMl, pieces }) => volumeMl / pieces < STANDS_WELL_ML);
 	const all = Math.max(1, volumeOf(option.want.goods));
-	return (volumeOf(small) + 0.25 * (volumeOf(option.loose) - volumeOf(small))) / all;
+	// Loose in a drawer it is a jumble after the first week.
+	const jumble = option.want.roles.includes('divider') ? JUMBLE : 1;
+	return ((volumeOf(small) + 0.25 * (volumeOf(option.loose) - volumeOf(small))) * jumble) / all;
 }
 
 /** How far down the list of what suits the goods this kind of container stands, 0 for the first. */
