@@ -116,11 +116,13 @@ try {
 	await stage('Fit');
 	await page.getByRole('button', { name: /open places/ }).click();
 	await page.getByText(/places fitted/).waitFor({ timeout: 60_000 });
-	await page.getByText(/places fitted/).waitFor({ state: 'detached', timeout: 20_000 });
-	await page.getByRole('combobox', { name: 'Place' }).selectOption('worktop-kettle');
+	await page.getByRole('combobox', { name: 'Place' }).selectOption('larder-4');
 	await page.getByRole('button', { name: 'Fit this place again' }).click();
 	await page.getByRole('group', { name: 'Arrangements' }).waitFor();
 	await shot('fit');
+	await part(/^Shop card/);
+	await page.getByText(/To buy:/).waitFor();
+	await shot('fit-shop');
 	for (const name of ['Mark', 'Turn', 'Keep']) {
 		await stage(name);
 		await shot(name.toLowerCase());

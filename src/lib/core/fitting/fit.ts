@@ -1,8 +1,8 @@
 import type { ContainerKind, Home, Placement, Standing } from '../model';
-import { clearOf, enters, holdOptions, outerOf, type HoldOption, type NookRoom } from './options';
+import { clearOf, enters, holdOptions, outerOf, type HoldOption } from './options';
 import { fitFingerprint, ownedLeft } from './owned';
 import { packMix, type Left, type Packed } from './pack-mix';
-import { roomOf } from './room';
+import { roomOf, type NookRoom } from './room';
 import { discomfortOf, mixesOf, STYLES, type ArrangementName } from './styles';
 import { volumeOf, wantsOf, type Want } from './wants';
 
@@ -73,9 +73,9 @@ export interface FitOptions {
 }
 
 /** Mixes that are really packed for a style before the best of them is taken. */
-const MIXES_PACKED = 24;
+const MIXES_PACKED = 16;
 /** So many in a row that are no better end it. */
-const PATIENCE = 8;
+const PATIENCE = 5;
 
 /** What it costs that something used daily stands behind something else, about in minor units. */
 const DAILY_BEHIND = 150;

@@ -29,7 +29,7 @@ export interface FloorOptions {
 	/** Whether what stands behind can be reached (a drawer is seen from above). */
 	readonly seenFromAbove: boolean;
 }
-export const DEFAULT_FLOOR: FloorOptions = { tries: 700, seenFromAbove: false };
+export const DEFAULT_FLOOR: FloorOptions = { tries: 400, seenFromAbove: false };
 
 /** Whether two rectangles share any area; touching is not overlapping. */
 export const overlaps = (a: Rect, b: Rect): boolean =>

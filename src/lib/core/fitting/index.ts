@@ -8,7 +8,7 @@ export {
 	type Rect
 } from './floor';
 export { wantsOf, type Good, type Want } from './wants';
-export { holdOptions, outerOf, type HoldOption, type NookRoom } from './options';
+export { holdOptions, outerOf, type HoldOption } from './options';
 export { fillContainers, type Fill, type Filled, type FillOptions } from './contents';
 export { contentsMl, DENSITIES, jarMl } from './decant';
 export { fitNook, type Arrangement, type FitResult, type LeftOver, type TooBig } from './fit';
@@ -33,7 +33,7 @@ export {
 	type ShelfMove,
 	type ShelfSetting
 } from './shelf-heights';
-export { roomOf, type Packing } from './room';
+export { roomOf, type NookRoom, type Packing } from './room';
 export type { ArrangementName } from './styles';
 export { addOwnBin, addUsualKinds, setOwned, USUAL_KINDS, type NewKind } from './usual-kinds';
 export {

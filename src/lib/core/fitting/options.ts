@@ -2,7 +2,7 @@ import type { ContainerKind, ContainerRole, Settings } from '../model';
 import { fillContainers, type Fill, type Filled, type FillOptions } from './contents';
 import { fillJars } from './decant';
 import { standFree, type Lane, type TooLarge } from './loose';
-import type { Packing } from './room';
+import type { NookRoom, Packing } from './room';
 import { massOf, volumeOf, type Good, type Want } from './wants';
 
 /** One way to hold a want: so many of one kind with what is in each, and what stands free beside them. */
@@ -21,20 +21,6 @@ export interface HoldOption {
 	/** Things that stand behind another thing in their row, where one looks from the front. */
 	readonly hidden: number;
 	readonly massG: number;
-}
-
-export interface NookRoom {
-	readonly widthMm: number;
-	readonly depthMm: number;
-	/** Height for things and the fingers above them, mm. */
-	readonly heightMm: number;
-	readonly passWidthMm: number;
-	readonly passHeightMm: number;
-	/** Fingers' room above a container, mm. */
-	readonly aboveMm: number;
-	readonly loadG: number;
-	/** What a container that is lifted out here may weigh, g. */
-	readonly liftG: number;
 }
 
 /** Largest outer size of a container, mm: many taper, and the larger end decides. */

@@ -67,7 +67,7 @@ function placesOf(
 }
 
 /** Positions looked at for a place that is nearly too full. */
-const DENSE_STEPS = 40_000;
+const DENSE_STEPS = 25_000;
 
 /** Packs as much as goes in whatever stands before what; everything keeps off what is in the way of the highest. */
 function packDensely(floor: Rect, items: readonly FloorItem[]): (FloorPlace | null)[] {

@@ -8,7 +8,21 @@ import {
 	type Box
 } from '../survey';
 import { liftOf } from './lift';
-import type { NookRoom } from './options';
+
+/** What containers have to keep to in one nook. */
+export interface NookRoom {
+	readonly widthMm: number;
+	readonly depthMm: number;
+	/** Height for things and the fingers above them, mm. */
+	readonly heightMm: number;
+	readonly passWidthMm: number;
+	readonly passHeightMm: number;
+	/** Fingers' room above a container, mm. */
+	readonly aboveMm: number;
+	readonly loadG: number;
+	/** What a container that is lifted out here may weigh, g. */
+	readonly liftG: number;
+}
 
 /** Everything a packing has to keep to in one nook. */
 export interface Packing {

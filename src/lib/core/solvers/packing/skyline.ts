@@ -24,7 +24,7 @@ export class Skyline {
 		readonly H: number,
 		/** Obstructions as x0, x1, y0, y1, four to each. */
 		private readonly blocks: Int32Array,
-		pieces: number
+		private readonly pieces: number
 	) {
 		const room = segmentsFor(pieces, blocks.length / 4);
 		this.x = new Int32Array(room);
@@ -46,7 +46,7 @@ export class Skyline {
 	}
 
 	copy(): Skyline {
-		const line = new Skyline(this.W, this.H, this.blocks, this.x.length / 2);
+		const line = new Skyline(this.W, this.H, this.blocks, this.pieces);
 		line.copyFrom(this);
 		return line;
 	}
