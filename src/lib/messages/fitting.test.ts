@@ -47,13 +47,16 @@ describe('words of Fit', () => {
 		expect(shelfMoveText(home, { nookId: nook.id, holes: -3, byMm: -96 })).toContain(
 			'down by 3 holes (96 mm)'
 		);
-		const setting = { levels: [], moves: [], assignments: [], isProven: true };
+		const setting = { levels: [], moves: [], assignments: [], against: [], isProven: true };
 		expect(shelvesText(home, { ...setting, gains: [group.id], out: [] })).toBe(
 			`Then these stand whole on one shelf: ${group.name}. No other heights hold more.`
 		);
 		expect(
 			shelvesText(home, { ...setting, isProven: false, gains: [], out: [group.id] })
 		).toContain(`Still not: ${group.name}.`);
+		expect(shelvesText(home, { ...setting, gains: [], out: [], against: [group.id] })).toContain(
+			`a hard rule is against ${group.name}`
+		);
 	});
 	it('say what fitting all places came to', () => {
 		const purchase = {

@@ -63,12 +63,16 @@ const namesOf = (home: Home, groupIds: readonly string[]) =>
 	groupIds.map((id) => home.groups[id]?.name ?? '').join(', ');
 
 /** Says what other shelf heights would bring. */
-export function shelvesText(home: Home, { gains, out, isProven }: ShelfSetting): string {
+export function shelvesText(home: Home, { gains, out, against, isProven }: ShelfSetting): string {
 	const more = gains.length
 		? `Then these stand whole on one shelf: ${namesOf(home, gains)}.`
 		: 'Then more of it stands whole on one shelf.';
 	const still = out.length ? ` Still not: ${namesOf(home, out)}.` : '';
-	return `${more}${still}${isProven ? ' No other heights hold more.' : ''}`;
+	const proof = isProven ? ' No other heights hold more.' : '';
+	const no = against.length
+		? ` But that may not be: where it would stand, a hard rule is against ${namesOf(home, against)}. Move it in Place first.`
+		: '';
+	return `${more}${still}${proof}${no}`;
 }
 
 /** Says how much room the contents of a pack take. @example 'plain flour: a pack fills 4.5 L' */

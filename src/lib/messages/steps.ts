@@ -75,7 +75,7 @@ export function stepText(step: NextStep): { title: string; why: string } {
 		case 'fit-stale':
 			return {
 				title: `Fit ${some(step.count, 'place', 'places')} again`,
-				why: 'The place, its groups or the containers have changed.'
+				why: 'The place or what it is to hold has changed.'
 			};
 		case 'print-labels':
 			return {

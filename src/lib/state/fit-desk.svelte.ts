@@ -43,6 +43,11 @@ export interface FitDeskDeps {
 /** The places of the plan, and what stands how in the one at hand: tried arrangements, the one that is kept, what is to be bought. */
 /** What did not go in; of what is kept, without the reason. */
 export type Over = FitPlan['leftOver'][number] | LeftOver;
+/** What was tried for a place, and the kinds that there were to choose from. */
+interface Tried {
+	readonly kinds: Home['containerKinds'];
+	readonly found: FitResult;
+}
 /** What fitting several places together came to. */
 export interface Together {
 	readonly fitted: number;
@@ -54,7 +59,7 @@ export class FitDesk {
 	readonly job: Job<FitAnswer, FitProgress>;
 	readonly #deps: FitDeskDeps;
 	#chosen = $state.raw<string | null>(null);
-	#results = $state.raw<ReadonlyMap<string, FitResult>>(new Map());
+	#results = $state.raw<ReadonlyMap<string, Tried>>(new Map());
 	/** null: the best one. */
 	#style = $state.raw<ArrangementName | null>(null);
 	#picked = $state.raw<string | null>(null);
@@ -121,8 +126,11 @@ export class FitDesk {
 	}
 	/** What was tried here, of what stands now. */
 	result = $derived.by((): FitResult | undefined => {
-		const found = this.nookId ? this.#results.get(this.nookId) : undefined;
-		if (!found || !('fingerprint' in found)) return found;
+		const tried = this.nookId ? this.#results.get(this.nookId) : undefined;
+		// What there was to choose from has changed: it may be another choice now.
+		if (tried?.kinds !== this.home.containerKinds) return undefined;
+		const { found } = tried;
+		if (!('fingerprint' in found)) return found;
 		return found.fingerprint === fitFingerprint(this.home, found.nookId) ? found : undefined;
 	});
 	arrangements = $derived.by((): readonly Arrangement[] =>
@@ -184,8 +192,9 @@ export class FitDesk {
 		this.#style = null;
 		// It stays in hand, also when it is no longer the first of those that are open.
 		this.#chosen = id;
+		const kinds = this.home.containerKinds;
 		const found = await this.#run(id);
-		if (found) this.#results = new Map(this.#results).set(id, found);
+		if (found) this.#results = new Map(this.#results).set(id, { kinds, found });
 	}
 	/** Keeps the arrangement that is shown. */
 	keep(): void {
@@ -199,12 +208,14 @@ export class FitDesk {
 		if (!ids.length) return;
 		this.#together = null;
 		this.#round = { done: 0, of: ids.length };
+		const kinds = this.home.containerKinds;
 		const answer = await this.#ask(ids);
 		this.#round = null;
 		if (!answer) return;
 		const found = answer.results;
+		const isTooDear = answer.purchase?.status === 'too-dear';
 		const kept = found.flatMap((result): KeptFit[] =>
-			'arrangements' in result
+			'arrangements' in result && !isTooDear
 				? [
 						{
 							nookId: result.nookId,
@@ -214,12 +225,12 @@ export class FitDesk {
 					]
 				: []
 		);
-		this.#results = new Map([
-			...this.#results,
-			...found.flatMap((result) =>
-				'arrangements' in result ? [] : [[result.nookId, result] as const]
-			)
-		]);
+		// What is kept is shown as kept; what could not be says why.
+		const results = new Map(this.#results);
+		for (const result of found)
+			if ('arrangements' in result) results.delete(result.nookId);
+			else results.set(result.nookId, { kinds, found: result });
+		this.#results = results;
 		this.#together = {
 			fitted: kept.length,
 			not: ids.length - kept.length,
@@ -317,7 +328,7 @@ export class FitDesk {
 	/** The shelves stand as proposed now. */
 	setShelves(): void {
 		const { shelves } = this;
-		if (shelves)
+		if (shelves && !shelves.against.length)
 			this.#deps.store().run('set the shelves', 'setShelves', {
 				levels: shelves.levels,
 				assignments: shelves.assignments

@@ -1,4 +1,3 @@
-import { moveThing } from './elsewhere';
 import { keepArrangement, keepArrangements, setBoxes, setBudget } from './save';
 import { setShelves } from './shelf-heights';
 import { buyContainers, takeStandIn } from './shop-card';
@@ -11,7 +10,6 @@ export const FITTING_COMMANDS = {
 	buyContainers,
 	keepArrangement,
 	keepArrangements,
-	moveThing,
 	setBoxes,
 	setBudget,
 	setOwned,

@@ -36,7 +36,6 @@ const PILE_SLENDER = 1.5;
 /** How a thing is set down on a board: its floor, the height of one, and how many on each other. */
 interface Stand extends SetDown {
 	readonly pile: number;
-	readonly fits: boolean;
 }
 
 /** What breaks when it is piled. */
@@ -62,8 +61,7 @@ function standOn(board: Board, thing: Thing): Stand | null {
 		if (way.upMm > board.high || way.narrowMm > short || way.longMm > long) continue;
 		const pile = pileOf(way, board.rim, thing);
 		const floor = (way.narrowMm * way.longMm) / pile;
-		if (!best || floor < (best.narrowMm * best.longMm) / best.pile - 1e-9)
-			best = { ...way, pile, fits: true };
+		if (!best || floor < (best.narrowMm * best.longMm) / best.pile - 1e-9) best = { ...way, pile };
 	}
 	return best;
 }

@@ -1,16 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
-import { adoptPlan, placeHome, placesOfLots, toZonePlan } from '../zoning';
 import {
-	elsewhereFor,
-	fitNook,
-	fitTogether,
-	keepArrangements,
-	keptOf,
+	adoptPlan,
+	brokenRules,
+	layoutOf,
 	moveThing,
-	wantsOf
-} from '.';
+	placeHome,
+	placesOfLots,
+	toZonePlan,
+	zoneModelOf
+} from '../zoning';
+import { elsewhereFor, fitNook, fitTogether, keepArrangements, keptOf, wantsOf } from '.';
 
 const demo = demoHome(NOW);
 const planned = apply(
@@ -43,6 +44,59 @@ describe('where else a thing could go', () => {
 			expect(efforts).toEqual([...efforts].sort((a, b) => a - b));
 			expect(places.map(({ nookId }) => nookId)).not.toContain(over.nookId);
 		}
+	});
+	it('breaks no rule there, neither of the place nor of what stands beside it', () => {
+		const broken = (home: typeof kept) =>
+			brokenRules(
+				zoneModelOf(home),
+				layoutOf(zoneModelOf(home), home.zonePlans['p']!.assignments).assignment
+			).filter(({ code }) => code !== 'over-capacity').length;
+		const before = broken(kept);
+		for (const { over, places } of found.filter(({ places }) => places.length).slice(0, 6))
+			for (const { nookId } of places)
+				expect(broken(apply(kept, moveThing(over.thingId, over.nookId, nookId)))).toBe(before);
+	});
+	it('is nowhere beside food for a cleaner, though the place alone would do', () => {
+		const at = kept.zonePlans['p']!.assignments.find(({ groupId }) => groupId === 'cleaning')!;
+		const spray = Object.values(kept.things).find(({ groupId }) => groupId === 'cleaning')!;
+		const from = { nookId: at.nookId, thingId: spray.id };
+		/** A plan of the cleaning alone, and of what else is said. */
+		const planOf = (...more: readonly (typeof at)[]) => {
+			const home = apply(kept, (draft) => {
+				for (const id of Object.keys(draft.fitPlans)) delete draft.fitPlans[id];
+				draft.zonePlans['p']!.assignments = [
+					{ groupId: at.groupId, nookId: at.nookId, share: 1 },
+					...more
+				];
+			});
+			const ids = [...new Set(more.map(({ nookId }) => nookId as string))];
+			const result = ids.map((id) => fitNook(home, id));
+			return apply(
+				home,
+				keepArrangements(
+					result.flatMap((one) =>
+						'arrangements' in one
+							? [
+									{
+										nookId: one.nookId,
+										kept: keptOf(one.arrangements[0]!),
+										fingerprint: one.fingerprint
+									}
+								]
+							: []
+					),
+					NOW,
+					'k'
+				)
+			);
+		};
+		const empty = elsewhereFor(planOf(), from, 100);
+		expect(empty.length).toBeGreaterThan(0);
+		const oil = Object.values(kept.things).find(({ groupId }) => groupId === 'oils')!;
+		const { nookId } = empty.find((one) => one.nookId === 'larder-5')!;
+		const row = { ...at, groupId: oil.groupId!, nookId: nookId as never, thingIds: [oil.id] };
+		const beside = elsewhereFor(planOf({ ...row, share: 1 }), from, 100);
+		expect(beside.map((one) => one.nookId)).not.toContain(nookId);
 	});
 	it('takes the thing whole, and no more of anything else stays over there', () => {
 		const tried = found.filter(({ places }) => places.length).slice(0, 5);

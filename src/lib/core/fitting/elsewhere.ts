@@ -1,6 +1,7 @@
-import type { Assignment, Edit, FitPlan, Home } from '../model';
+import { activePlan, type FitPlan, type Home } from '../model';
+import { violations, type NookIndices } from '../solvers/assignment';
 import { overlaps, type Rect } from '../solvers/packing';
-import { costOf, zoneModelOf } from '../zoning';
+import { costOf, layoutOf, zoneModelOf, type ZoneModel } from '../zoning';
 import { rectOf } from './check-fit';
 import { DEFAULT_FLOOR, packFloor } from './floor';
 import { standFree } from './loose';
@@ -32,9 +33,23 @@ function coveredBy(home: Home, fit: FitPlan | undefined): Rect[] {
 	];
 }
 
+/** What stands in a place by its kept fit, containers and all, g. */
+const massOf = (home: Home, { placements, standing }: FitPlan): number =>
+	placements.reduce((sum, { kindId }) => sum + (home.containerKinds[kindId]?.massG ?? 0), 0) +
+	[...placements, ...standing]
+		.flatMap(({ holds }) => holds)
+		.reduce((sum, { thingId, pieces }) => sum + (home.things[thingId]?.massG ?? 0) * pieces, 0);
+
+/** Codes of rules that something breaks by where, or beside what, it stands. */
+const STANDS_WRONG = new Set(['forbidden', 'conflict', 'apart']);
+/** Rules of that kind that a plan breaks. */
+const wrongIn = (model: ZoneModel, assignment: NookIndices): number =>
+	violations(model.problem, assignment).filter(({ code }) => STANDS_WRONG.has(code)).length;
+
 /**
- * Finds places that would take all of a thing that did not go into another whole: no hard rule is against it, and the
- * floor that the kept fit there leaves holds it. Places whose fit is not kept, or of something else, are left out, as
+ * Finds places that would take all of a thing that did not go into another whole: no hard rule is against it, neither of
+ * the place nor of what stands in it or in its cabinet, the place bears it, and the floor that the kept fit there leaves
+ * holds it. Places whose fit is not kept, or of something else, are left out, as
  * nothing is known of their floor. The least effort first; at most `most`.
  */
 export function elsewhereFor(
@@ -54,10 +69,16 @@ export function elsewhereFor(
 	);
 	if (g < 0) return [];
 	const fits = new Map(Object.values(home.fitPlans).map((fit) => [fit.nookId as string, fit]));
+	const planned = layoutOf(model, activePlan(home)?.assignments ?? []).assignment;
+	const wrongNow = wrongIn(model, planned);
 	const found: Elsewhere[] = [];
 	model.places.forEach(({ nook }, n) => {
 		const cell = model.cells[g * model.places.length + n]!;
 		if (nook.id === from.nookId || cell.hard) return;
+		// Its kind counts as its group's does: what may not stand beside the group does not beside it.
+		const moved = planned.slice();
+		moved[g] = n;
+		if (wrongIn(model, moved) > wrongNow) return;
 		const fit = fits.get(nook.id);
 		const isUsed = wantsOf(home, nook.id).length > 0;
 		if (isUsed && fit?.fingerprint !== fitFingerprint(home, nook.id)) return;
@@ -66,6 +87,7 @@ export function elsewhereFor(
 		const { lanes, tooLarge } = standFree([good], packing);
 		if (tooLarge.length) return;
 		const { room, boxes, frontMm, seenFromAbove } = packing;
+		if (good.massG + (isUsed && fit ? massOf(home, fit) : 0) > room.loadG) return;
 		const covered = coveredBy(home, isUsed ? fit : undefined);
 		const floor: Rect = { x: 0, y: frontMm, w: room.widthMm, d: room.depthMm - frontMm };
 		const items = lanes.map(({ w, d, heightMm }) => ({
@@ -84,58 +106,4 @@ export function elsewhereFor(
 		found.push({ nookId: nook.id, effort: costOf(cell, model.parts[g]!.share) });
 	});
 	return found.sort((a, b) => a.effort - b.effort).slice(0, most);
-}
-
-/** Litres of some things of a group, as shares of all of it that the plan places. */
-const shareOf = (whole: number, some: readonly string[], all: readonly string[]): number =>
-	all.length ? Math.max(1e-3, Math.min(whole, (whole * some.length) / all.length)) : whole;
-
-/**
- * Makes the edit that moves one thing of a group from one place of the plan to another. Nothing is changed where the
- * place does not hold it.
- */
-export function moveThing(thingId: string, fromNookId: string, toNookId: string): Edit {
-	return (draft) => {
-		const plan = draft.activePlanId ? draft.zonePlans[draft.activePlanId] : undefined;
-		const thing = draft.things[thingId];
-		if (!plan || !thing?.groupId || !draft.nooks[toNookId]) return;
-		const own = Object.values(draft.things)
-			.filter(({ groupId }) => groupId === thing.groupId)
-			.map(({ id }) => id);
-		const elsewhere = new Set(
-			plan.assignments.flatMap((a) =>
-				a.groupId === thing.groupId && a.nookId !== fromNookId ? (a.thingIds ?? []) : []
-			)
-		);
-		const at = plan.assignments.findIndex(
-			(a) =>
-				a.groupId === thing.groupId &&
-				a.nookId === fromNookId &&
-				(a.thingIds?.includes(thing.id) ?? !elsewhere.has(thing.id))
-		);
-		const row = plan.assignments[at];
-		if (!row) return;
-		const here = row.thingIds ?? own.filter((id) => !elsewhere.has(id));
-		const rest = here.filter((id) => id !== thing.id);
-		const share = rest.length ? shareOf(row.share, [thing.id], here) : row.share;
-		const moved: Assignment = {
-			...row,
-			nookId: toNookId as Assignment['nookId'],
-			share,
-			thingIds: [thing.id]
-		};
-		const there = plan.assignments.find(
-			(a) => a.groupId === thing.groupId && a.nookId === toNookId && a.thingIds
-		);
-		plan.assignments.splice(
-			at,
-			1,
-			...(rest.length ? [{ ...row, share: row.share - share, thingIds: rest }] : []),
-			...(there ? [] : [moved])
-		);
-		if (there) {
-			there.share = Math.min(1, there.share + share);
-			there.thingIds = [...there.thingIds!, thing.id];
-		}
-	};
 }

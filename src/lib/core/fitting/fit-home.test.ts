@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
+import type { Home } from '../model';
 import { adoptPlan, placeHome, toZonePlan } from '../zoning';
 import {
 	buyContainers,
 	checkContents,
 	checkFit,
+	fitFingerprint,
 	fitTogether,
 	keepArrangements,
 	keptOf,
@@ -37,6 +39,8 @@ const keptFits = ({ results }: HomeFit) =>
 				]
 			: []
 	);
+const fitOf = (home: Home, nookId: string) =>
+	Object.values(home.fitPlans).find((fit) => fit.nookId === nookId)!;
 const usedIn = ({ results }: HomeFit) => {
 	const used = new Map<string, number>();
 	for (const result of results)
@@ -80,6 +84,7 @@ describe('places fitted together', () => {
 		for (const budgetMinor of [0, 500]) {
 			const poor = apply(planned, (draft) => void (draft.settings.budgetMinor = budgetMinor));
 			const { purchase } = fitTogether(poor, some.slice(0, 6));
+			expect(purchase.status).not.toBe('too-dear');
 			expect(purchase.costMinor).toBeLessThanOrEqual(budgetMinor);
 		}
 	});
@@ -107,6 +112,8 @@ describe('the shop card', () => {
 	it('is shorter by what is bought, and says what the budget leaves', () => {
 		const [line] = card.lines;
 		const after = apply(bare, buyContainers(line!.kind.id, line!.count));
+		for (const fit of Object.values(after.fitPlans))
+			expect(fit.fingerprint).toBe(fitFingerprint(after, fit.nookId));
 		expect(shopCard(after).lines.map(({ kind }) => kind.id)).toEqual(
 			card.lines.slice(1).map(({ kind }) => kind.id)
 		);
@@ -138,6 +145,9 @@ describe('the shop card', () => {
 			)
 		);
 		expect(shopCard(taken).lines.some(({ kind: { id } }) => id === 'found')).toBe(false);
+		// What was bought is what stands there: nothing is out of date by it.
+		for (const { nookId } of does)
+			expect(fitOf(taken, nookId).fingerprint).toBe(fitFingerprint(taken, nookId));
 		const huge = kindLike(kind, 'huge', {
 			widthMm: 5000,
 			depthMm: 5000,

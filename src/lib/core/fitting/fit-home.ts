@@ -1,6 +1,8 @@
 import type { ContainerKind, Home } from '../model';
 import { solvePurchase, type Way } from '../solvers/purchase';
 import { fitNook, type Arrangement, type FitResult } from './fit';
+import { countsOf, ownedLeft } from './owned';
+import { volumeOf } from './wants';
 
 /** How all places asked for are fitted together. */
 export interface HomeFit {
@@ -21,28 +23,6 @@ const PER_KIND = 60;
 /** A litre that is left over is worse than any price. */
 const PER_LITRE_OVER = 5000;
 
-const overMl = ({ leftOver }: Arrangement) =>
-	leftOver.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
-
-const countsOf = ({ placements }: Arrangement): Map<string, number> => {
-	const counts = new Map<string, number>();
-	for (const { kindId } of placements) counts.set(kindId, (counts.get(kindId) ?? 0) + 1);
-	return counts;
-};
-
-/** Containers that places which are not fitted now have already. */
-function ownedFor(home: Home, nookIds: ReadonlySet<string>): Map<string, number> {
-	const left = new Map(
-		Object.values(home.containerKinds).map((kind) => [kind.id as string, kind.owned])
-	);
-	for (const plan of Object.values(home.fitPlans)) {
-		if (nookIds.has(plan.nookId)) continue;
-		for (const { kindId } of plan.placements)
-			left.set(kindId, Math.max(0, (left.get(kindId) ?? 0) - 1));
-	}
-	return left;
-}
-
 /**
  * Fits several places together: each with all that the house has, and where more is wanted than there is, also without it;
  * then one way for each is chosen so that what is lacking and what is bought for the whole home is least, within the budget.
@@ -54,7 +34,7 @@ export function fitTogether(
 	onProgress?: (done: number, of: number) => boolean | void
 ): HomeFit {
 	const ids = [...new Set(nookIds)];
-	const owned = ownedFor(home, new Set(ids));
+	const owned = ownedLeft(home, ...ids);
 	const kinds = Object.values(home.containerKinds);
 	const first = new Map<string, FitResult>();
 	for (const [i, nookId] of ids.entries()) {
@@ -64,7 +44,7 @@ export function fitTogether(
 	const wanted = new Map<string, number>();
 	for (const result of first.values())
 		if ('arrangements' in result)
-			for (const [kindId, count] of countsOf(result.arrangements[0]!))
+			for (const [kindId, count] of countsOf(result.arrangements[0]!.placements))
 				wanted.set(kindId, (wanted.get(kindId) ?? 0) + count);
 	const contested = new Set(
 		[...wanted].flatMap(([id, count]) => (owned.get(id)! > 0 && count > owned.get(id)! ? [id] : []))
@@ -75,14 +55,19 @@ export function fitTogether(
 	for (const [nookId, result] of first) {
 		if (!('arrangements' in result)) continue;
 		const isContested = result.arrangements.some((each) =>
-			[...countsOf(each).keys()].some((id) => contested.has(id))
+			[...countsOf(each.placements).keys()].some((id) => contested.has(id))
 		);
-		const more = isContested
-			? [
-					fitNook(home, nookId, { owned: none, kinds: uncontested }),
-					fitNook(home, nookId, { owned: none, kinds: [] })
-				].flatMap((other) => ('arrangements' in other ? other.arrangements : []))
-			: [];
+		// Within a budget every place has a way that buys nothing.
+		const asksMoney =
+			home.settings.budgetMinor !== null &&
+			result.arrangements.every(({ costMinor }) => costMinor > 0);
+		const more =
+			isContested || asksMoney
+				? [
+						fitNook(home, nookId, { owned: none, kinds: uncontested }),
+						fitNook(home, nookId, { owned: none, kinds: [] })
+					].flatMap((other) => ('arrangements' in other ? other.arrangements : []))
+				: [];
 		ways.set(nookId, [...result.arrangements, ...more]);
 	}
 	return choose(home, nookIds, first, ways, owned, kinds);
@@ -99,8 +84,8 @@ function choose(
 	const index = new Map(kinds.map(({ id }, i) => [id as string, i]));
 	const places = [...ways.keys()];
 	const wayOf = (arrangement: Arrangement): Way => ({
-		cost: arrangement.discomfort + (overMl(arrangement) / 1000) * PER_LITRE_OVER,
-		uses: [...countsOf(arrangement)].map(([id, count]) => [index.get(id)!, count])
+		cost: arrangement.discomfort + (volumeOf(arrangement.leftOver) / 1000) * PER_LITRE_OVER,
+		uses: [...countsOf(arrangement.placements)].map(([id, count]) => [index.get(id)!, count])
 	});
 	const found = solvePurchase({
 		places: places.map((id) => ways.get(id)!.map(wayOf)),
@@ -115,7 +100,7 @@ function choose(
 		const result = first.get(nookId)!;
 		if (!('arrangements' in result) || found.status === 'too-dear') return;
 		const best = ways.get(nookId)![found.chosen[i]!]!;
-		const toBuy = [...countsOf(best)].flatMap(([kindId, count]) => {
+		const toBuy = [...countsOf(best.placements)].flatMap(([kindId, count]) => {
 			const have = left.get(kindId) ?? 0;
 			left.set(kindId, Math.max(0, have - count));
 			return count > have ? [{ kindId, count: count - have }] : [];

@@ -1,6 +1,6 @@
 import type { ContainerKind, Home, Placement, Standing } from '../model';
 import { clearOf, enters, holdOptions, outerOf, type HoldOption } from './options';
-import { fitFingerprint, ownedLeft } from './owned';
+import { countsOf, fitFingerprint, ownedLeft } from './owned';
 import { packMix, type Left, type Packed } from './pack-mix';
 import { roomOf, type NookRoom } from './room';
 import { discomfortOf, mixesOf, STYLES, type ArrangementName } from './styles';
@@ -113,8 +113,7 @@ function arrange(
 		if ((!packed.left.length && !packed.hasDailyBehind) || inVain >= PATIENCE) break;
 	}
 	if (!best) return null;
-	const counts = new Map<string, number>();
-	for (const { kindId } of best.placements) counts.set(kindId, (counts.get(kindId) ?? 0) + 1);
+	const counts = countsOf(best.placements);
 	const toBuy = [...counts]
 		.map(([kindId, count]) => ({ kindId, count: count - (left.get(kindId) ?? 0) }))
 		.filter(({ count }) => count > 0);
@@ -202,11 +201,9 @@ export function fitNook(home: Home, nookId: string, options: FitOptions = {}): F
 		);
 		return { status: 'over-load', nookId, massG, loadG: room.loadG, fingerprint };
 	}
-	const leftMl = ({ leftOver }: Arrangement) =>
-		leftOver.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
-	arrangements.sort((a, b) => leftMl(a) - leftMl(b));
+	arrangements.sort((a, b) => volumeOf(a.leftOver) - volumeOf(b.leftOver));
 	return {
-		status: leftMl(arrangements[0]!) === 0 ? 'fitted' : 'partly-fitted',
+		status: arrangements[0]!.leftOver.length === 0 ? 'fitted' : 'partly-fitted',
 		nookId,
 		arrangements,
 		tooBig: tooBigKinds(kinds, room, new Set(wants.flatMap((want) => want.roles)), play.sideMm),

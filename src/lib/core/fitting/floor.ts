@@ -1,10 +1,6 @@
-/** A rectangle on a nook's floor: x from the left, y from the front, mm. */
-export interface Rect {
-	readonly x: number;
-	readonly y: number;
-	readonly w: number;
-	readonly d: number;
-}
+import { overlaps, type Rect } from '../solvers/packing';
+
+export { overlaps, type Rect };
 
 /** A rectangle that wants a place. `front` keeps everything from standing before it; `size` is with its play. */
 export interface FloorItem {
@@ -30,10 +26,6 @@ export interface FloorOptions {
 	readonly seenFromAbove: boolean;
 }
 export const DEFAULT_FLOOR: FloorOptions = { tries: 400, seenFromAbove: false };
-
-/** Whether two rectangles share any area; touching is not overlapping. */
-export const overlaps = (a: Rect, b: Rect): boolean =>
-	a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.d && b.y < a.y + a.d;
 
 /** Whether `a` stands before `b` when seen from the front. */
 export const standsBefore = (a: Rect, b: Rect): boolean =>

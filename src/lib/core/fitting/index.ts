@@ -48,5 +48,5 @@ export {
 	type ShopPlace,
 	type StandIn
 } from './shop-card';
-export { elsewhereFor, moveThing, type Elsewhere } from './elsewhere';
+export { elsewhereFor, type Elsewhere } from './elsewhere';
 export { FITTING_COMMANDS } from './commands';

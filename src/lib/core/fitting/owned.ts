@@ -1,7 +1,10 @@
 import { fingerprint, type Home } from '../model';
 import { wantsOf } from './wants';
 
-/** Fingerprint of everything one nook's fit is computed from. */
+/**
+ * Fingerprint of what one nook's fit has to suit: the place, what it is to hold, and the rules. Which containers there are
+ * to choose from is none of it: what is bought or counted does not move what stands.
+ */
 export function fitFingerprint(home: Home, nookId: string): string {
 	const wants = wantsOf(home, nookId).map(({ groupId, usesPerWeek, goods, roles }) => [
 		groupId,
@@ -12,22 +15,31 @@ export function fitFingerprint(home: Home, nookId: string): string {
 	return fingerprint([
 		home.nooks[nookId],
 		wants,
-		home.containerKinds,
 		home.settings.play,
 		home.settings.lift,
 		home.schools.boxes
 	]);
 }
 
-/** Counts what the house still has of each kind beside what other nooks' fits use. */
-export function ownedLeft(home: Home, exceptNookId: string): Map<string, number> {
-	const left = new Map(
-		Object.values(home.containerKinds).map((kind) => [kind.id as string, kind.owned])
+/** Counts how often each kind stands in something. */
+export function countsOf(placements: readonly { readonly kindId: string }[]): Map<string, number> {
+	const counts = new Map<string, number>();
+	for (const { kindId } of placements) counts.set(kindId, (counts.get(kindId) ?? 0) + 1);
+	return counts;
+}
+
+/** Counts what the house still has of each kind beside what the fits of all but some nooks use. */
+export function ownedLeft(home: Home, ...exceptNookIds: readonly string[]): Map<string, number> {
+	const except = new Set(exceptNookIds);
+	const used = countsOf(
+		Object.values(home.fitPlans).flatMap(({ nookId, placements }) =>
+			except.has(nookId) ? [] : placements
+		)
 	);
-	for (const plan of Object.values(home.fitPlans)) {
-		if (plan.nookId === exceptNookId) continue;
-		for (const { kindId } of plan.placements) left.set(kindId, (left.get(kindId) ?? 0) - 1);
-	}
-	for (const [kindId, count] of left) left.set(kindId, Math.max(0, count));
-	return left;
+	return new Map(
+		Object.values(home.containerKinds).map(({ id, owned }) => [
+			id as string,
+			Math.max(0, owned - (used.get(id) ?? 0))
+		])
+	);
 }

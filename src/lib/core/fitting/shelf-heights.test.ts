@@ -87,6 +87,20 @@ describe('setting shelves for what stands on them', () => {
 		const feet = column.nooks.map(({ id }) => after.nooks[id]!.at.zMm);
 		expect([...feet].sort((a, b) => a - b)).toEqual(feet);
 	});
+	it('says when a hard rule is against what would stand on one shelf', () => {
+		const one = (groupId: string) =>
+			Object.values(demo.things).find((each) => each.groupId === groupId)!.id;
+		const [oil, spray] = [one('oils'), one('cleaning')];
+		// Two shelves; both are too tall for either, and only one shelf can be made high enough.
+		const both = withOn({ oils: 'n2-low', cleaning: 'n2-up' }, (draft) => {
+			for (const id of [oil, spray]) draft.things[id]!.piece.heightMm = 420;
+			for (const row of draft.zonePlans['p']!.assignments)
+				row.thingIds = [row.groupId === 'oils' ? oil : spray];
+		});
+		const setting = setShelvesFor(both, 'n2-low')!;
+		expect(new Set(setting.assignments.map(({ nookId }) => nookId)).size).toBe(1);
+		expect(setting.against.length).toBeGreaterThan(0);
+	});
 	it('finds nothing to do where all stands well, and where there is no plan', () => {
 		expect(setShelvesFor(withOn({ baking: 'larder-3' }), 'larder-3')).toBeNull();
 		expect(setShelvesFor(demo, 'larder-3')).toBeNull();

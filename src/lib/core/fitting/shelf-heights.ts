@@ -1,6 +1,6 @@
-import type { Assignment, Edit, Home, Nook } from '../model';
+import { activePlan, applyEdit, type Assignment, type Edit, type Home, type Nook } from '../model';
 import { solveShelves } from '../solvers/shelves';
-import { placesOfLots } from '../zoning';
+import { brokenRules, buildZoneModel, layoutOf, placesOfLots } from '../zoning';
 import { standFree } from './loose';
 import { roomOf, type Packing } from './room';
 import { goodsOf } from './wants';
@@ -46,6 +46,8 @@ export interface ShelfSetting {
 	readonly gains: readonly string[];
 	/** Groups that do not stand whole in one of these places even so. */
 	readonly out: readonly string[];
+	/** Groups that a hard rule keeps from where they would stand; such a setting is not to be taken. */
+	readonly against: readonly string[];
 	/** No other setting holds more. */
 	readonly isProven: boolean;
 }
@@ -93,11 +95,14 @@ export function shelfColumn(home: Home, nookId: string): ShelfColumn | null {
 }
 
 /** What one assignment needs on a shelf as deep as these, under no board at all. */
-function unitOf(home: Home, assignment: Assignment, packing: Packing): Unit | null {
+function unitOf(
+	home: Home,
+	assignment: Assignment,
+	all: readonly Assignment[],
+	packing: Packing
+): Unit | null {
 	const goods = goodsOf(
-		placesOfLots(home, assignment.groupId, [assignment]).filter(
-			({ nookId }) => nookId === assignment.nookId
-		)
+		placesOfLots(home, assignment.groupId, all).filter(({ nookId }) => nookId === assignment.nookId)
 	);
 	if (!goods.length) return null;
 	const { lanes, tooLarge } = standFree(goods, packing);
@@ -143,7 +148,9 @@ export function setShelvesFor(home: Home, nookId: string): ShelfSetting | null {
 	const packing = { ...found, room: open };
 	const ids = new Set(column.nooks.map(({ id }) => id as string));
 	const here = plan.assignments.filter((assignment) => ids.has(assignment.nookId));
-	const units = here.flatMap((assignment) => unitOf(home, assignment, packing) ?? []);
+	const units = here.flatMap(
+		(assignment) => unitOf(home, assignment, plan.assignments, packing) ?? []
+	);
 	if (!units.length) return null;
 	const best = solveShelves({
 		heightMm: column.heightMm,
@@ -167,7 +174,7 @@ export function setShelvesFor(home: Home, nookId: string): ShelfSetting | null {
 	const names = (some: readonly Unit[]) => [
 		...new Set(some.map(({ assignment }) => assignment.groupId as string))
 	];
-	return {
+	const setting = {
 		levels: column.nooks.map(({ id }, i) => ({
 			nookId: id,
 			footMm: tops[i]!,
@@ -186,6 +193,24 @@ export function setShelvesFor(home: Home, nookId: string): ShelfSetting | null {
 		out: names(units.filter((_, u) => !inside.has(u))),
 		isProven: best.status === 'proven'
 	};
+	return { ...setting, against: brokenBy(home, setting) };
+}
+
+/** Groups that break a hard rule once shelves stand so, and do not break one now. */
+function brokenBy(home: Home, setting: Pick<ShelfSetting, 'levels' | 'assignments'>): string[] {
+	const broken = (of: Home) => {
+		const model = buildZoneModel(of);
+		const { assignment } = layoutOf(model, activePlan(of)?.assignments ?? []);
+		return new Set(
+			brokenRules(model, assignment)
+				// What stands on each shelf was measured more closely here than by litres.
+				.filter(({ code }) => code !== 'over-capacity')
+				.map(({ groupId, nookId, code }) => `${groupId} ${nookId} ${code}`)
+		);
+	};
+	const [before, after] = [broken(home), broken(applyEdit(home, setShelves(setting)).home)];
+	const fresh = [...after].filter((each) => !before.has(each));
+	return [...new Set(fresh.map((each) => each.split(' ')[0]!))];
 }
 
 /** Makes the edit that sets shelves so, with what stands on them; their sizes are to be checked with the tape. */

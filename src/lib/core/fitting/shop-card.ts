@@ -1,8 +1,10 @@
-import type { ContainerKind, Edit, FitPlan, Home } from '../model';
+import type { ContainerKind, Edit, Home } from '../model';
 import { nooksInOrder } from '../survey';
 import { fitNook } from './fit';
 import { enters, outerOf } from './options';
 import { roomOf } from './room';
+import { countsOf } from './owned';
+import { volumeOf } from './wants';
 import { keepArrangements, keptOf, type KeptFit } from './save';
 
 /** A place that a container is bought for. */
@@ -123,9 +125,8 @@ export function kindLike(kind: ContainerKind, id: string, found: FoundSize): Con
 	};
 }
 
-const overOf = (over: FitPlan['leftOver'] | readonly { readonly volumeMl: number }[]) =>
-	over.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
-
+/** As many as any place could take. */
+const PLENTY = 50;
 /** Litres more than before that count as no more, ml. */
 const NO_MORE_ML = 1;
 
@@ -135,29 +136,28 @@ const NO_MORE_ML = 1;
  */
 export function standInsFor(home: Home, line: ShopLine, other: ContainerKind): StandIn[] {
 	const withIt: Home = { ...home, containerKinds: { ...home.containerKinds, [other.id]: other } };
-	return line.places.map(({ nookId, count }): StandIn => {
+	return line.places.map(({ nookId }): StandIn => {
 		const packing = roomOf(home, nookId);
 		if (!packing || !enters(other, packing.room, packing.sideMm))
 			return { status: 'too-big', nookId };
 		const kept = Object.values(home.fitPlans).find((fit) => fit.nookId === nookId)!;
-		const owned = new Map<string, number>([[other.id, 50]]);
-		for (const { kindId } of kept.placements)
-			if (kindId !== line.kind.id) owned.set(kindId, (owned.get(kindId) ?? 0) + 1);
+		const owned = countsOf(kept.placements).set(other.id, PLENTY);
+		owned.delete(line.kind.id);
 		const kinds = [...owned.keys()].map((id) => withIt.containerKinds[id]!);
 		const found = fitNook(withIt, nookId, { owned, kinds });
 		if (!('arrangements' in found)) return { status: 'too-big', nookId };
 		const using = found.arrangements.filter(({ placements }) =>
 			placements.some(({ kindId }) => kindId === other.id)
 		);
-		const best = [...using].sort((a, b) => overOf(a.leftOver) - overOf(b.leftOver))[0];
-		const moreMl = best ? overOf(best.leftOver) - overOf(kept.leftOver) : Infinity;
+		const best = [...using].sort((a, b) => volumeOf(a.leftOver) - volumeOf(b.leftOver))[0];
+		const moreMl = best ? volumeOf(best.leftOver) - volumeOf(kept.leftOver) : Infinity;
 		if (!best || moreMl > NO_MORE_ML)
 			return { status: 'less-in', nookId, overMl: best ? moreMl : 0 };
-		const needs = best.placements.filter(({ kindId }) => kindId === other.id).length;
+		const needs = countsOf(best.placements).get(other.id)!;
 		return {
 			status: 'does',
 			nookId,
-			count: needs || count,
+			count: needs,
 			fit: { nookId, kept: { ...keptOf(best), costMinor: 0 }, fingerprint: found.fingerprint }
 		};
 	});

@@ -36,7 +36,8 @@ export const piecesOf = (good: Good, pieces: number): Good => ({
 	massG: good.thing.massG * pieces
 });
 
-export const volumeOf = (goods: readonly Good[]): number =>
+/** Volume of goods, or of what is left over of them, ml. */
+export const volumeOf = (goods: readonly { readonly volumeMl: number }[]): number =>
 	goods.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
 export const massOf = (goods: readonly Good[]): number =>
 	goods.reduce((sum, { massG }) => sum + massG, 0);

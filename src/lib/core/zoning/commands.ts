@@ -1,5 +1,5 @@
 import { takeGroup } from './compare';
-import { adoptPlan, learnUntil, movePart, setBelongs, togglePin } from './edits';
+import { adoptPlan, learnUntil, movePart, moveThing, setBelongs, togglePin } from './edits';
 import { doMove } from './move-order';
 import { noteProof } from './prove-plan';
 
@@ -9,6 +9,7 @@ export const ZONING_COMMANDS = {
 	doMove,
 	learnUntil,
 	movePart,
+	moveThing,
 	noteProof,
 	setBelongs,
 	takeGroup,

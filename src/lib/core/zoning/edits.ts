@@ -1,10 +1,12 @@
 import {
 	GroupId,
 	NookId,
+	pieceVolumeMl,
 	type Edit,
 	type Pin,
 	type PlaceRank,
 	type Spot,
+	type ThingId,
 	type ZonePlan
 } from '../model';
 
@@ -41,24 +43,67 @@ export function movePart(groupId: string, fromId: string | null, nookId: string)
 						.filter((thing) => thing.groupId === groupId && !listed.has(thing.id))
 						.map(({ id }) => id)
 				: undefined;
-		const there = own.find((assignment) => assignment.nookId === nookId);
-		if (there) {
-			there.share = Math.min(1, Math.round((there.share + moved) * 1e6) / 1e6);
-			// All of a group in one place is the group.
-			if (there.share > 1 - 1e-6 || !thingIds || !there.thingIds) delete there.thingIds;
-			else there.thingIds = [...new Set([...there.thingIds, ...thingIds])];
-		}
 		plan.assignments = plan.assignments.filter(
 			(assignment) => assignment.groupId !== groupId || assignment.nookId !== fromId
 		);
-		if (!there)
-			plan.assignments.push({
-				groupId: GroupId.parse(groupId),
-				nookId: NookId.parse(nookId),
-				share: moved,
-				...(thingIds?.length && { thingIds })
-			});
+		put(plan, groupId, nookId, moved, thingIds);
 		if (!fromId) plan.overflow = plan.overflow.filter((id) => id !== groupId);
+	};
+}
+
+/**
+ * Puts a share of a group into a nook of a plan. What comes to another part of its group joins it; all of a group in one
+ * place is the group.
+ */
+function put(
+	plan: Pick<ZonePlan, 'assignments'>,
+	groupId: string,
+	nookId: string,
+	share: number,
+	thingIds: readonly ThingId[] | undefined
+): void {
+	const there = plan.assignments.find((one) => one.groupId === groupId && one.nookId === nookId);
+	if (!there) {
+		plan.assignments.push({
+			groupId: GroupId.parse(groupId),
+			nookId: NookId.parse(nookId),
+			share,
+			...(thingIds?.length && { thingIds: [...thingIds] })
+		});
+		return;
+	}
+	there.share = Math.min(1, Math.round((there.share + share) * 1e6) / 1e6);
+	if (there.share > 1 - 1e-6 || !thingIds || !there.thingIds) delete there.thingIds;
+	else there.thingIds = [...new Set([...there.thingIds, ...thingIds])];
+}
+
+/**
+ * Makes the edit that moves one thing of a group from one nook of the plan in force to another; the rest of its group
+ * stays. Where shares do not say which things they are, nothing is changed, nor where the nook does not hold it.
+ */
+export function moveThing(thingId: string, fromId: string, nookId: string): Edit {
+	return (draft) => {
+		const plan = draft.activePlanId ? draft.zonePlans[draft.activePlanId] : undefined;
+		const thing = draft.things[thingId];
+		if (!plan || !thing?.groupId || fromId === nookId || !draft.nooks[nookId]) return;
+		const { groupId } = thing;
+		const own = plan.assignments.filter((one) => one.groupId === groupId);
+		const row = own.find((one) => one.nookId === fromId);
+		// A whole group is all its things; a share of everything is nothing that one could move.
+		const isWhole = own.length === 1;
+		const here = isWhole
+			? Object.values(draft.things).filter((one) => one.groupId === groupId)
+			: (row?.thingIds ?? []).flatMap((id) => draft.things[id] ?? []);
+		if (!row || !here.some(({ id }) => id === thing.id)) return;
+		if (own.some((one) => one.nookId === nookId && !one.thingIds)) return;
+		const rest = here.filter(({ id }) => id !== thing.id);
+		const litres = here.reduce((sum, one) => sum + pieceVolumeMl(one), 0) || 1;
+		const share = rest.length ? (row.share * pieceVolumeMl(thing)) / litres : row.share;
+		if (rest.length) {
+			row.share -= share;
+			row.thingIds = rest.map(({ id }) => id);
+		} else plan.assignments = plan.assignments.filter((one) => one !== row);
+		put(plan, groupId, nookId, share, [thing.id]);
 	};
 }
 

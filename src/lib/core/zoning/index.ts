@@ -1,4 +1,4 @@
-export { adoptPlan, movePart, togglePin } from './edits';
+export { adoptPlan, movePart, moveThing, togglePin } from './edits';
 export { zoneFingerprint } from './zone-print';
 export { HARD_CODES, type HardCode } from './hard-rules';
 export { SOFT_CODES, type SoftCode, type SoftPenalty } from './soft-rules';

@@ -23,7 +23,9 @@
 					.join(', ')}. Empty a shelf before you lift it, check that all its pins are in, and
 				measure again.
 			</p>
-			<button class="btn" onclick={() => desk.setShelves()}>The shelves stand so now</button>
+			{#if !desk.shelves.against.length}<button class="btn" onclick={() => desk.setShelves()}
+					>The shelves stand so now</button
+				>{/if}
 		{:else if desk.shelves === null}
 			<p class="soft">They stand well: no other heights would hold more whole groups.</p>
 		{:else}

@@ -127,7 +127,7 @@
 		{:else if desk.kept}
 			<p class="soft mb-2">
 				{desk.isStale
-					? 'Kept, but out of date: the place, its groups or the containers have changed since.'
+					? 'Kept, but out of date: the place or what it is to hold has changed since.'
 					: 'Kept. Fit it again to see other arrangements.'}
 			</p>
 		{:else if !job.isRunning}
