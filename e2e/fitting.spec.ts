@@ -51,23 +51,29 @@ test('Fit: each container says what is in it; what did not go in finds another p
 	await saved(page);
 });
 
-test('Fit: the larder’s shelves are set for what stands on them, and back again', async ({
+test('Fit: shelves are set for what stands on them, and back again; where a rule is against it, it says so', async ({
 	page
 }) => {
 	await openDemo(page, 'Place');
 	await solve(page);
 	await goTo(page, 'Fit');
+	const ask = 'Would other heights hold more?';
+	const set = 'The shelves stand so now';
 	await place(page).selectOption({ label: 'Larder shelf 5' });
 	const heights = panelOf(page).getByRole('region', { name: 'Shelf heights' });
-	await heights.getByRole('button', { name: 'Would other heights hold more?' }).click();
+	await heights.getByRole('button', { name: ask }).click();
+	await expect(heights).toContainText('a hard rule is against');
+	await expect(heights.getByRole('button', { name: set })).toHaveCount(0);
+	await place(page).selectOption({ label: 'Over the drawers, middle shelf' });
+	await heights.getByRole('button', { name: ask }).click();
 	await expect(heights).toContainText(/(up|down) by \d+ holes? \(\d+ mm\)/);
 	await expect(heights).toContainText('Then these stand whole on one shelf');
-	await heights.getByRole('button', { name: 'The shelves stand so now' }).click();
-	await heights.getByRole('button', { name: 'Would other heights hold more?' }).click();
-	await expect(heights).toContainText('They stand well');
+	await heights.getByRole('button', { name: set }).click();
+	await heights.getByRole('button', { name: ask }).click();
+	await expect(heights.getByRole('button', { name: set })).toHaveCount(0);
 	await page.getByRole('button', { name: /^Undo: set the shelves/ }).click();
-	await heights.getByRole('button', { name: 'Would other heights hold more?' }).click();
-	await expect(heights).toContainText('Then these stand whole on one shelf');
+	await heights.getByRole('button', { name: ask }).click();
+	await expect(heights.getByRole('button', { name: set })).toBeVisible();
 	await saved(page);
 });
 

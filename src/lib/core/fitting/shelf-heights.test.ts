@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
 import type { Home } from '../model';
+import { adoptPlan, brokenRules, layoutOf, placeHome, toZonePlan, zoneModelOf } from '../zoning';
 import { setShelves, setShelvesFor, shelfColumn } from '.';
 
 const demo = demoHome(NOW);
@@ -100,6 +101,29 @@ describe('setting shelves for what stands on them', () => {
 		const setting = setShelvesFor(both, 'n2-low')!;
 		expect(new Set(setting.assignments.map(({ nookId }) => nookId)).size).toBe(1);
 		expect(setting.against.length).toBeGreaterThan(0);
+	});
+	it('is never offered against a rule, and takes from no group what height it has', () => {
+		const plan = toZonePlan(placeHome(demo, { seed: 1, moves: 30_000 }), 'p', 'P', NOW);
+		const home = apply(demo, adoptPlan(plan));
+		const wrong = (of: Home) => {
+			const model = zoneModelOf(of);
+			return brokenRules(model, layoutOf(model, of.zonePlans['p']!.assignments).assignment).filter(
+				({ code }) => code !== 'over-capacity'
+			).length;
+		};
+		const cabinets = new Set<string>();
+		let offered = 0;
+		for (const { id, cabinetId } of Object.values(home.nooks)) {
+			if (cabinets.has(cabinetId) || !shelfColumn(home, id)) continue;
+			cabinets.add(cabinetId);
+			const setting = setShelvesFor(home, id);
+			if (!setting || setting.against.length) continue;
+			offered++;
+			expect(setting.gains.length, id).toBeGreaterThan(0);
+			for (const { heightMm } of setting.levels) expect(heightMm, id).toBeGreaterThanOrEqual(100);
+			expect(wrong(apply(home, setShelves(setting))), id).toBeLessThanOrEqual(wrong(home));
+		}
+		expect(offered).toBeGreaterThan(1);
 	});
 	it('finds nothing to do where all stands well, and where there is no plan', () => {
 		expect(setShelvesFor(withOn({ baking: 'larder-3' }), 'larder-3')).toBeNull();

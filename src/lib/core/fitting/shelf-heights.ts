@@ -1,6 +1,6 @@
 import { activePlan, applyEdit, type Assignment, type Edit, type Home, type Nook } from '../model';
 import { solveShelves } from '../solvers/shelves';
-import { brokenRules, buildZoneModel, layoutOf, placesOfLots } from '../zoning';
+import { brokenRules, layoutOf, placesOfLots, zoneModelOf } from '../zoning';
 import { standFree } from './loose';
 import { roomOf, type Packing } from './room';
 import { goodsOf } from './wants';
@@ -117,28 +117,117 @@ function unitOf(
 	};
 }
 
-/** Units that stand whole in their place at these heights, by place in their order. */
-function standing(units: readonly Unit[], column: ShelfColumn): Set<Unit> {
-	const left = new Map(column.nooks.map((nook) => [nook.id as string, nook.inside.widthMm!]));
-	const height = new Map(column.nooks.map((nook) => [nook.id as string, nook.inside.heightMm!]));
-	const found = new Set<Unit>();
-	for (const unit of [...units].sort((a, b) => b.value - a.value)) {
-		const { nookId } = unit.assignment;
-		if (unit.clearMm > height.get(nookId)! || unit.runMm > left.get(nookId)!) continue;
-		left.set(nookId, left.get(nookId)! - unit.runMm);
-		found.add(unit);
+/** Units that stand whole side by side under so much height, what is worth most first. */
+function standing(units: readonly Unit[], heightMm: number, widthMm: number): Unit[] {
+	let left = widthMm;
+	return [...units]
+		.sort((a, b) => b.value - a.value)
+		.filter(({ clearMm, runMm }) => {
+			const stands = clearMm <= heightMm && runMm <= left;
+			if (stands) left -= runMm;
+			return stands;
+		});
+}
+const worthOf = (units: readonly Unit[]) => units.reduce((sum, { value }) => sum + value, 0);
+
+/** Holes of the shelves, and what stands on each level, from below. */
+interface Setting {
+	readonly holes: readonly number[];
+	readonly levels: readonly (readonly Unit[])[];
+	readonly isProven: boolean;
+}
+/** What a search for a setting is given. */
+interface Task {
+	readonly column: ShelfColumn;
+	readonly widthMm: number;
+	readonly units: readonly Unit[];
+	/** Units of each level as planned, from below. */
+	readonly own: readonly (readonly Unit[])[];
+}
+
+/** The setting that holds most, whatever level a group then stands on. */
+function regrouped({ column, widthMm, units }: Task): Setting | null {
+	const { heightMm, pitchMm, firstHoleMm, thicknessMm, holes } = column;
+	const best = solveShelves({
+		heightMm,
+		widthMm,
+		pitchMm,
+		firstHoleMm,
+		thicknessMm,
+		maxShelves: holes.length,
+		allWithMm: LEAST_MM,
+		groups: units
+	});
+	if (best.holes.length < holes.length) return null;
+	return {
+		holes: best.holes,
+		levels: best.levels.map((level) => level.map((u) => units[u]!)),
+		isProven: best.status === 'proven'
+	};
+}
+
+/**
+ * The setting that holds most with every group on the level it is planned for, where nothing that has its height now
+ * loses it: level by level from below, each hole with the best of what lies under it. Null: there is none.
+ */
+function staying({ column, widthMm, own }: Task): Setting | null {
+	const { nooks, heightMm, pitchMm, firstHoleMm, thicknessMm } = column;
+	const needs = nooks.map(({ inside }, i) =>
+		Math.max(
+			LEAST_MM,
+			...own[i]!.map(({ clearMm }) =>
+				clearMm - FINGERS_MM <= inside.heightMm! ? Math.min(clearMm, inside.heightMm!) : 0
+			)
+		)
+	);
+	const topOf = (hole: number) => firstHoleMm + hole * pitchMm;
+	const count = Math.floor((heightMm - 1 - firstHoleMm) / pitchMm) + 1;
+	interface Best {
+		readonly worth: number;
+		readonly holes: readonly number[];
 	}
-	return found;
+	/** By the hole of the shelf that ends the level, the best of the levels up to it. */
+	let reached = new Map<number, Best>([[-1, { worth: 0, holes: [] }]]);
+	for (let level = 0; level < nooks.length; level++) {
+		const isTop = level === nooks.length - 1;
+		const next = new Map<number, Best>();
+		for (const [below, { worth, holes }] of reached) {
+			const foot = below < 0 ? 0 : topOf(below);
+			const ends = isTop
+				? [count]
+				: Array.from({ length: count - below - 1 }, (_, k) => below + 1 + k);
+			for (const hole of ends) {
+				const gap = (isTop ? heightMm : topOf(hole) - thicknessMm) - foot;
+				if (gap < needs[level]!) continue;
+				const all = worth + worthOf(standing(own[level]!, gap, widthMm));
+				if (all <= (next.get(hole)?.worth ?? -1)) continue;
+				next.set(hole, { worth: all, holes: isTop ? holes : [...holes, hole] });
+			}
+		}
+		reached = next;
+	}
+	const best = reached.get(count);
+	if (!best) return null;
+	const feet = [0, ...best.holes.map(topOf)];
+	return {
+		holes: best.holes,
+		levels: own.map((units, i) => {
+			const end = i < best.holes.length ? feet[i + 1]! - thicknessMm : heightMm;
+			return standing(units, end - feet[i]!, widthMm);
+		}),
+		isProven: false
+	};
 }
 
 /**
  * Sets the shelves of a cabinet for what the plan puts on them, so that as much as can stands whole on one shelf with
- * room for fingers above it. Exact; of equal settings the one with the fewest boards moved is not looked for. Null: no
- * shelf can be moved here, or it is as good as it gets.
+ * room for fingers above it: exactly, with groups on other levels where no hard rule is against it; else with every group
+ * on its own level. Of equal settings the one with the fewest boards moved is not looked for. Null: no shelf can be moved
+ * here, or it is as good as it gets.
  */
 export function setShelvesFor(home: Home, nookId: string): ShelfSetting | null {
 	const column = shelfColumn(home, nookId);
-	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
+	const plan = activePlan(home);
 	if (!column || !plan) return null;
 	const depths = column.nooks.map(({ inside }) => inside.depthMm!);
 	const shallow = column.nooks[depths.indexOf(Math.min(...depths))]!;
@@ -151,26 +240,36 @@ export function setShelvesFor(home: Home, nookId: string): ShelfSetting | null {
 	const units = here.flatMap(
 		(assignment) => unitOf(home, assignment, plan.assignments, packing) ?? []
 	);
-	if (!units.length) return null;
-	const best = solveShelves({
-		heightMm: column.heightMm,
-		widthMm: Math.min(...column.nooks.map(({ inside }) => inside.widthMm!)),
-		pitchMm: column.pitchMm,
-		firstHoleMm: column.firstHoleMm,
-		thicknessMm: column.thicknessMm,
-		maxShelves: column.holes.length,
-		allWithMm: LEAST_MM,
-		groups: units
-	});
-	const before = standing(units, column);
-	const worth = [...before].reduce((sum, { value }) => sum + value, 0);
-	if (best.value <= worth || best.holes.length < column.holes.length) return null;
-	const inside = new Set(best.levels.flat());
-	const nookOf = new Map<Assignment, Nook>();
-	best.levels.forEach((level, i) =>
-		level.forEach((u) => nookOf.set(units[u]!.assignment, column.nooks[i]!))
+	const widthMm = Math.min(...column.nooks.map(({ inside }) => inside.widthMm!));
+	const own = column.nooks.map(({ id }) => units.filter((unit) => unit.assignment.nookId === id));
+	const task: Task = { column, widthMm, units, own };
+	const before = own.flatMap((some, i) =>
+		standing(some, column.nooks[i]!.inside.heightMm!, widthMm)
 	);
-	const tops = [0, ...best.holes.map((hole) => column.firstHoleMm + hole * column.pitchMm)];
+	const better = (setting: Setting | null): ShelfSetting | null =>
+		setting && worthOf(setting.levels.flat()) > worthOf(before)
+			? settingOf(home, task, here, new Set(before), setting)
+			: null;
+	const free = better(regrouped(task));
+	if (!free?.against.length) return free;
+	const kept = better(staying(task));
+	return kept && !kept.against.length ? kept : free;
+}
+
+/** Says what a setting moves and brings. */
+function settingOf(
+	home: Home,
+	{ column, units }: Task,
+	here: readonly Assignment[],
+	before: ReadonlySet<Unit>,
+	{ holes, levels, isProven }: Setting
+): ShelfSetting {
+	const inside = new Set(levels.flat());
+	const nookOf = new Map<Assignment, Nook>();
+	levels.forEach((level, i) =>
+		level.forEach(({ assignment }) => nookOf.set(assignment, column.nooks[i]!))
+	);
+	const tops = [0, ...holes.map((hole) => column.firstHoleMm + hole * column.pitchMm)];
 	const names = (some: readonly Unit[]) => [
 		...new Set(some.map(({ assignment }) => assignment.groupId as string))
 	];
@@ -182,16 +281,16 @@ export function setShelvesFor(home: Home, nookId: string): ShelfSetting | null {
 				(i + 1 < tops.length ? tops[i + 1]! - column.thicknessMm : column.heightMm) - tops[i]!
 		})),
 		moves: column.nooks.slice(1).flatMap(({ id }, i) => {
-			const holes = best.holes[i]! - column.holes[i]!;
-			return holes ? [{ nookId: id, holes, byMm: holes * column.pitchMm }] : [];
+			const by = holes[i]! - column.holes[i]!;
+			return by ? [{ nookId: id, holes: by, byMm: by * column.pitchMm }] : [];
 		}),
 		assignments: here.map((assignment) => ({
 			...assignment,
 			nookId: nookOf.get(assignment)?.id ?? assignment.nookId
 		})),
-		gains: names(units.filter((unit, u) => inside.has(u) && !before.has(unit))),
-		out: names(units.filter((_, u) => !inside.has(u))),
-		isProven: best.status === 'proven'
+		gains: names(units.filter((unit) => inside.has(unit) && !before.has(unit))),
+		out: names(units.filter((unit) => !inside.has(unit))),
+		isProven
 	};
 	return { ...setting, against: brokenBy(home, setting) };
 }
@@ -199,7 +298,7 @@ export function setShelvesFor(home: Home, nookId: string): ShelfSetting | null {
 /** Groups that break a hard rule once shelves stand so, and do not break one now. */
 function brokenBy(home: Home, setting: Pick<ShelfSetting, 'levels' | 'assignments'>): string[] {
 	const broken = (of: Home) => {
-		const model = buildZoneModel(of);
+		const model = zoneModelOf(of);
 		const { assignment } = layoutOf(model, activePlan(of)?.assignments ?? []);
 		return new Set(
 			brokenRules(model, assignment)
