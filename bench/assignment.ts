@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { Worker } from 'node:worker_threads';
 import {
 	searchAssignment,
+	takenEverywhere,
 	solveBySides,
 	type AssignmentProblem,
 	type SearchResult,
@@ -35,7 +36,7 @@ export function readInstance(instance: Instance): AssignmentProblem {
 		G,
 		N,
 		K: 1,
-		demand: Float64Array.from(dem),
+		demand: takenEverywhere(dem, N, 1),
 		capacity: Float64Array.from(cap),
 		cost: Float64Array.from(cost.flat(), (value) => (value < 0 ? Infinity : value)),
 		overflow: new Float64Array(G).fill(LEFT_OUT),

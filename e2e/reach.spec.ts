@@ -48,7 +48,7 @@ for (const [device, use] of Object.entries({
 			);
 			await goTo(page, 'Place');
 			await solve(page);
-			const tag = page.getByRole('button', { name: /^Tag Baking in/ });
+			const tag = page.getByRole('button', { name: /^Tag / }).first();
 			await tag.focus();
 			await tag.press('Enter');
 			await expect(page.getByText('You hold')).toBeVisible();

@@ -17,6 +17,7 @@ import type {
 	HardCode,
 	Help,
 	Helped,
+	KeepingCost,
 	Lift,
 	LotShare,
 	Objection,
@@ -340,6 +341,14 @@ export function helpedText({ savedM, placed, costMinor }: Helped, home: Home): s
 export const contestedText = ({ perLitreM, groupId }: Contested, home: Home): string =>
 	`a litre more would save ${tenthsText(perLitreM)} m a week (${home.groups[groupId]?.name ?? ''})`;
 
+/** Says what keeping a thing costs. @example 'Keeping it costs about 14 m of walking a week: Plates would stand here.' */
+export const keepingText = ({ savedM, groupId }: KeepingCost, home: Home): string =>
+	`Keeping it costs about ${wholeText(savedM)} m a week: ${home.groups[groupId]?.name ?? 'another group'} would have its room.`;
+
+/** The same in a word on the drawing. @example '1.4 m/l' */
+export const wantedText = ({ perLitreM }: Pick<Contested, 'perLitreM'>): string =>
+	`${tenthsText(perLitreM)} m/l`;
+
 /** Names a kind of place. */
 export const SPOT_WORDS: Readonly<Record<Spot, string>> = {
 	'shallow-drawer': 'shallow drawer',
@@ -429,6 +438,37 @@ export function proofText(proof: PlanProof, seconds: number): string {
 	}
 }
 
+/** Why not, in three words at most: so much shows on a drawing. */
+const NO_SHORT: Readonly<Record<HardCode, string>> = {
+	'not-measured': 'not measured',
+	reserved: 'kept free',
+	'needs-frozen': 'needs a freezer',
+	'needs-chilled': 'needs a fridge',
+	'cold-place': 'too cold',
+	'raw-meat-low': 'may drip',
+	'crisper-washed': 'below raw meat',
+	'too-tall': 'too tall',
+	'too-wide': 'too wide',
+	'over-load': 'too heavy',
+	'no-way': 'no way there',
+	'may-not-climb': 'needs a stool',
+	'sits-reach': 'out of reach',
+	'heavy-high': 'heavy, high up',
+	'heavy-low': 'heavy, low down',
+	'over-limit': 'heavy to lift',
+	'child-reach': 'child’s reach',
+	'pet-reach': 'pet’s reach',
+	'off-floor': 'on the floor',
+	'hot-place': 'too hot',
+	'damp-place': 'too damp',
+	'wet-place': 'drips here',
+	'keep-clear': 'valve behind',
+	'tops-not-used': 'tops not used',
+	banned: 'ruled out',
+	'pinned-elsewhere': 'pinned elsewhere'
+};
+const FULL_SHORT = { litres: 'full', run: 'too little floor', load: 'too heavy' } as const;
+
 /** What a place would mean for the tag in hand, in a word on the drawing. */
 export interface PriceNote {
 	readonly text: string;
@@ -443,11 +483,11 @@ const AS_GOOD_M = 20;
  * is compared with that; else with the best it could have.
  */
 export function priceNote(price: Price, least: number, isPlaced: boolean): PriceNote {
-	if (price.hard) return { text: 'no', tone: 'bad', why: hardText(price.hard) };
+	if (price.hard) return { text: NO_SHORT[price.hard], tone: 'bad', why: hardText(price.hard) };
 	if (!price.fits)
 		return price.conflict
 			? { text: 'not together', tone: 'bad', why: hardText('conflict') }
-			: { text: 'full', tone: 'bad', why: hardText('over-capacity') };
+			: { text: FULL_SHORT[price.short ?? 'litres'], tone: 'bad', why: hardText('over-capacity') };
 	const more = price.extra - least;
 	const text = Math.abs(more) < 0.5 ? (isPlaced ? 'here' : 'best') : signedText(more);
 	return { text, tone: more <= AS_GOOD_M ? 'good' : 'fair' };

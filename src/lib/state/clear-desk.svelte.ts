@@ -13,9 +13,20 @@ import {
 	undecidedLots,
 	type Advice
 } from '../core/clearing';
-import { lotsIn, NookId, type Home, type Lot, type Thing, type Verdict } from '../core/model';
+import {
+	activePlan,
+	lotsIn,
+	NookId,
+	usesPerWeek,
+	type Home,
+	type Lot,
+	type Thing,
+	type Verdict,
+	type ZonePlan
+} from '../core/model';
 import { effectiveDate } from '../core/rotation';
 import { nooksInOrder } from '../core/survey';
+import { keepingCosts, layoutOf, zoneModelOf, type KeepingCost } from '../core/zoning';
 import { dateText, VERDICT_WORDS, whenText } from '../messages/clearing';
 import type { HomeStore } from './home-store.svelte';
 import { Later, type Afterwards } from './later.svelte';
@@ -34,6 +45,9 @@ export interface ClearDeskDeps {
 /** The value of the choice for stock that stands in no place. */
 export const TABLE = 'on-the-table';
 
+/** What is used more often than this a week is kept without asking what it costs. */
+const SELDOM = 1;
+
 /** Kept between an edit and the next look. */
 const EMPTY: readonly Advice[] = [];
 
@@ -43,6 +57,8 @@ export class ClearDesk {
 	/** Decisions of before this visit do not count as made now. */
 	readonly #since: string;
 	readonly #cut: Later<{ home: Home; nookId: string | null }, { over: number; of: number } | null>;
+	/** Looked at once a plan: what is decided meanwhile changes little, and the pile must not wait. */
+	readonly #keeping: Later<ZonePlan | undefined, ReadonlyMap<string, KeepingCost>>;
 	#cutOf: { home: Home; nookId: string | null } = { home: null!, nookId: null };
 	#chosen = $state.raw<string | null>(null);
 	#picked = $state.raw<string | null>(null);
@@ -67,6 +83,17 @@ export class ClearDesk {
 			({ home, nookId }) => {
 				const cut = nookId ? cutPlace(home, nookId, { stay: new Set(), go: new Set() }) : null;
 				return cut && { over: cut.wanting.length - cut.cut.keep.length, of: cut.wanting.length };
+			},
+			deps.afterwards
+		);
+		this.#keeping = new Later(
+			() => activePlan(this.home),
+			(plan) => {
+				if (!plan) return new Map();
+				const model = zoneModelOf(this.home);
+				// A plan of another home says nothing of this one.
+				if (plan.fingerprint !== model.fingerprint) return new Map();
+				return keepingCosts(model, layoutOf(model, plan.assignments));
 			},
 			deps.afterwards
 		);
@@ -147,6 +174,12 @@ export class ClearDesk {
 	);
 	get thing(): Thing | undefined {
 		return this.current && this.home.things[this.current.thingId];
+	}
+	/** What it costs to keep the thing at hand, where it is seldom used; null: nothing, or not known yet. */
+	get keeping(): KeepingCost | null {
+		const { thing } = this;
+		const cost = thing && usesPerWeek(thing) <= SELDOM ? this.#keeping.value?.get(thing.id) : null;
+		return cost ?? null;
 	}
 	get advice(): readonly Advice[] {
 		return this.current ? this.adviceOn(this.current.id) : EMPTY;
@@ -254,6 +287,7 @@ export class ClearDesk {
 	}
 	leave(): void {
 		this.#cut.leave();
+		this.#keeping.leave();
 	}
 
 	#stay(): void {

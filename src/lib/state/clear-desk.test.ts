@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { bareKitchen, counter, NOW, TODAY, withLines } from '../core/fixtures/tiny-home';
-import { applyEdit, NookId, type Home } from '../core/model';
+import { demoHome } from '../data/demo';
+import { apply, bareKitchen, counter, NOW, TODAY, withLines } from '../core/fixtures/tiny-home';
+import { applyEdit, NookId, usesPerWeek, type Home } from '../core/model';
+import {
+	adoptPlan,
+	keepingCosts,
+	layoutOf,
+	placeHome,
+	toZonePlan,
+	zoneModelOf
+} from '../core/zoning';
 import { ClearDesk, TABLE } from './clear-desk.svelte';
 import { DeskStore } from './desk-store';
 
@@ -53,6 +62,26 @@ describe('the pile in Clear', () => {
 		expect(order).toEqual(['soup', 'flour', 'oats', 'rice']);
 		expect(at.desk.current).toBeUndefined();
 		expect(at.desk.tally.map(({ verdict }) => verdict)).toContain('discard');
+	});
+	it('says what keeping a seldom used thing costs by the plan in force, and nothing once that is out of date', () => {
+		const home = demoHome(NOW);
+		const result = placeHome(home, { seed: 1, moves: 20_000 });
+		const planned = apply(home, adoptPlan(toZonePlan(result, 'p', 'Plan', NOW)));
+		const model = zoneModelOf(planned);
+		const costs = [...keepingCosts(model, layoutOf(model, result.assignments)).values()];
+		const seldom = costs.find(({ thingId }) => usesPerWeek(home.things[thingId]!) <= 1)!;
+		const lot = Object.values(home.lots).find(
+			(one) => one.thingId === seldom.thingId && one.nookId
+		)!;
+		const at = (of: Home) => {
+			const { desk: clear } = desk(of, lot.nookId);
+			clear.pick(lot.id);
+			return clear.keeping;
+		};
+		expect(at(planned)).toEqual(seldom);
+		expect(at(home)).toBeNull();
+		const changed = apply(planned, (draft) => void (draft.lots[lot.id]!.count += 40));
+		expect(at(changed)).toBeNull();
 	});
 	it('decides on a part, and asks about the rest', () => {
 		const at = desk(stocked(['6 jars']));

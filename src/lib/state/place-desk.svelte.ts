@@ -25,7 +25,13 @@ import {
 	type WhyLeft,
 	type ZoneModel
 } from '../core/zoning';
-import { droppedText, priceNote, type PriceNote } from '../messages/zoning';
+import {
+	contestedText,
+	droppedText,
+	priceNote,
+	wantedText,
+	type PriceNote
+} from '../messages/zoning';
 import type { HomeStore } from './home-store.svelte';
 import { Job, type JobRunner } from './job.svelte';
 import { Later, type Afterwards } from './later.svelte';
@@ -62,6 +68,14 @@ export interface Note {
 	/** Only part of the group stands here. */
 	readonly part: boolean;
 	readonly pinned: boolean;
+}
+
+/** How much a place is wanted, as it shows on a wall. */
+export interface Heat {
+	/** Of the most wanted, 0 to 1. */
+	readonly share: number;
+	readonly text: string;
+	readonly why: string;
 }
 
 /**
@@ -165,12 +179,33 @@ export class PlaceDesk {
 		});
 	});
 
-	/** The places that others want most as the plan stands. */
+	/** The places that others want as the plan stands, the most wanted first. */
 	contested = $derived.by((): readonly Contested[] =>
 		this.model && this.layout && this.plan && !this.stale
-			? contestedPlaces(this.model, this.layout).slice(0, MOST_WANTED)
+			? contestedPlaces(this.model, this.layout)
 			: []
 	);
+	/** The few that are listed. */
+	get mostWanted(): readonly Contested[] {
+		return this.contested.slice(0, MOST_WANTED);
+	}
+	/** Whether the walls show how much each place is wanted. */
+	showsWanted = $state(false);
+	/** How much each place is wanted, while that is shown and nothing is in hand. */
+	heat = $derived.by((): ReadonlyMap<string, Heat> | undefined => {
+		if (!this.showsWanted || this.#held) return undefined;
+		const most = this.contested[0]?.perLitreM ?? 1;
+		return new Map(
+			this.contested.map((one) => [
+				one.nookId,
+				{
+					share: one.perLitreM / most,
+					text: wantedText(one),
+					why: contestedText(one, this.home)
+				}
+			])
+		);
+	});
 
 	get held(): GroupAt | null {
 		return this.#held;
@@ -213,6 +248,20 @@ export class PlaceDesk {
 		return new Map(
 			prices.map((price) => [price.nookId as string, priceNote(price, least, isPlaced)])
 		);
+	});
+
+	/** While something is in hand: the best that each wall has for it, by wall. */
+	bestOnWall = $derived.by((): ReadonlyMap<string, PriceNote> => {
+		const best = new Map<string, PriceNote>();
+		const least = new Map<string, number>();
+		for (const { nookId, fits, extra } of this.prices ? this.#prices : []) {
+			const runId = this.home.cabinets[this.home.nooks[nookId]?.cabinetId ?? '']?.runId;
+			if (!runId || !fits || nookId === this.#held?.nookId) continue;
+			if (extra >= (least.get(runId) ?? Infinity)) continue;
+			least.set(runId, extra);
+			best.set(runId, this.prices!.get(nookId)!);
+		}
+		return best;
 	});
 
 	/** Takes a tag in hand, or lets go of it. */

@@ -87,7 +87,7 @@ describe('the plan on the walls', () => {
 		expect(plan.heldShare).toBe(1);
 		expect(plan.prices?.get(nookId)).toMatchObject({ text: 'here', tone: 'good' });
 		const others = [...plan.prices!].filter(([id]) => id !== nookId).map(([, price]) => price);
-		expect(others.some(({ text }) => text === 'no')).toBe(true);
+		expect(others.some(({ text }) => text === 'needs a freezer')).toBe(true);
 		plan.pick(frozen.id, nookId);
 		expect([plan.held, plan.prices]).toEqual([null, undefined]);
 	});
@@ -99,7 +99,7 @@ describe('the plan on the walls', () => {
 			notes.some(({ group }) => group.id === frozen.id)
 		)![0];
 		plan.take(frozen.id, from);
-		const warm = [...plan.prices!].find(([, { text }]) => text === 'no')![0];
+		const warm = [...plan.prices!].find(([, { text }]) => text === 'needs a freezer')![0];
 		plan.drop(warm);
 		expect(say).toHaveBeenCalledWith(expect.stringContaining('marked as breaking a rule'));
 		expect(plan.looked).toEqual({ groupId: frozen.id, nookId: warm });
@@ -107,6 +107,37 @@ describe('the plan on the walls', () => {
 		expect(plan.week?.broken[0]).toMatchObject({ groupId: frozen.id, nookId: warm });
 		store.undo();
 		expect(plan.week?.broken).toEqual([]);
+	});
+	it('says of each wall the best it has while a tag is in hand, and nothing otherwise', async () => {
+		const { desk: plan, store } = await solved();
+		expect(plan.bestOnWall.size).toBe(0);
+		const [nookId, [note]] = [...plan.notes][0]!;
+		plan.pick(note!.group.id, nookId);
+		expect(plan.bestOnWall.size).toBeGreaterThan(0);
+		for (const [runId, best] of plan.bestOnWall) {
+			const there = [...plan.prices!].filter(
+				([id]) => store.home.cabinets[store.home.nooks[id]!.cabinetId]!.runId === runId
+			);
+			expect(there.map(([, price]) => price)).toContainEqual(best);
+			expect(best.tone).not.toBe('bad');
+		}
+		plan.letGo();
+		expect(plan.bestOnWall.size).toBe(0);
+	});
+	it('shows how much places are wanted when it is asked to, and not while a tag is in hand', async () => {
+		const { desk: plan } = await solved();
+		expect(plan.heat).toBeUndefined();
+		plan.showsWanted = true;
+		expect([...plan.heat!.keys()]).toEqual(plan.contested.map(({ nookId }) => nookId));
+		for (const { share, text, why } of plan.heat!.values()) {
+			expect(share).toBeGreaterThan(0);
+			expect(share).toBeLessThanOrEqual(1);
+			expect(text).toMatch(/ m\/l$/);
+			expect(why).toContain('a litre more would save');
+		}
+		const [nookId, [note]] = [...plan.notes][0]!;
+		plan.pick(note!.group.id, nookId);
+		expect(plan.heat).toBeUndefined();
 	});
 	it('looks at a place without anything in hand, and pins what is looked at', async () => {
 		const { desk: plan, store } = await solved();

@@ -1,8 +1,7 @@
 import type { ContainerKind } from '../model';
+import { DAILY, type Good } from '../standing';
 import type { Filled } from './contents';
-import { DAILY } from './loose';
 import { outerOf, type HoldOption } from './options';
-import type { Good } from './wants';
 
 /** One thing that takes floor: a pile of containers, or a lane of loose goods. */
 export interface Block {

@@ -1,6 +1,6 @@
 import type { ContainerKind, Home, Placement } from '../model';
+import { roomOf } from '../standing';
 import { overlaps, type Rect } from './floor';
-import { roomOf } from './room';
 import { outerOf } from './options';
 
 export type FitViolation = {

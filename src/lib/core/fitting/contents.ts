@@ -1,7 +1,7 @@
 import { pieceVolumeMl, waysDown, type ContainerKind, type SetDown, type Thing } from '../model';
+import { pileOf, piecesOf, type Good } from '../standing';
 import { overlaps, type Rect } from '../solvers/packing';
 import { boardsOf, type Board } from './boards';
-import { piecesOf, type Good } from './wants';
 
 /** One container with what is in it. */
 export interface Filled {
@@ -30,27 +30,10 @@ export interface FillOptions {
 const SMALL_SHARE = 1 / 40;
 /** Room for a finger beside a thing in a slot, mm. */
 const SLOT_MM = 6;
-/** Goods are piled only while that stands by itself: no higher than so many times their narrow side. */
-const PILE_SLENDER = 1.5;
 
 /** How a thing is set down on a board: its floor, the height of one, and how many on each other. */
 interface Stand extends SetDown {
 	readonly pile: number;
-}
-
-/** What breaks when it is piled. */
-const BRITTLE = 'kitchen.glasses';
-const STACKS_BY_TWO = /\b(?:mugs?|cups?|tumblers?)\b/i;
-
-/** How many of a thing are piled on each other: as high as they stand by themselves, at most `rim` mm; at least one. */
-export function pileOf(
-	{ narrowMm, upMm }: SetDown,
-	rimMm: number,
-	{ category, name }: Pick<Thing, 'category' | 'name'>
-): number {
-	if (upMm > PILE_SLENDER * narrowMm) return 1;
-	const most = category !== BRITTLE ? Infinity : STACKS_BY_TWO.test(name) ? 2 : 1;
-	return Math.max(1, Math.min(most, Math.floor(rimMm / Math.max(1, upMm))));
 }
 
 /** The way to set a thing down that takes the least floor a piece, upright before lying; null: it does not go on. */

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import rows from '../../../../data/densities.json';
 import { pieceVolumeMl, wordStems, type ContainerKind, type Thing } from '../model';
+import { type Good, piecesOf } from '../standing';
 import type { Fill, FillOptions } from './contents';
-import { piecesOf, type Good } from './wants';
 
 const DensityRow = z.strictObject({
 	/** Words that all stand in the name. */

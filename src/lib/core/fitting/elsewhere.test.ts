@@ -14,9 +14,20 @@ import {
 import { elsewhereFor, fitNook, fitTogether, keepArrangements, keptOf, wantsOf } from '.';
 
 const demo = demoHome(NOW);
+const CROWDED = new Set(['preserves', 'cans-veg', 'drinks', 'oils', 'pots']);
+/** A plan, and by hand more on one shelf than it holds. */
 const planned = apply(
-	demo,
-	adoptPlan(toZonePlan(placeHome(demo, { seed: 1, moves: 30_000 }), 'p', 'Plan', NOW))
+	apply(demo, adoptPlan(toZonePlan(placeHome(demo, { seed: 1, moves: 30_000 }), 'p', 'Plan', NOW))),
+	(draft) => {
+		const plan = draft.zonePlans['p']!;
+		const rest = plan.assignments.filter(({ groupId }) => !CROWDED.has(groupId));
+		const crowd = [...CROWDED].map((groupId) => ({
+			groupId: groupId as never,
+			nookId: 'larder-5' as never,
+			share: 1
+		}));
+		plan.assignments = [...rest, ...crowd];
+	}
 );
 const nookIds = [...new Set(planned.zonePlans['p']!.assignments.map((a) => a.nookId as string))];
 const fits = fitTogether(planned, nookIds).results.flatMap((result) =>

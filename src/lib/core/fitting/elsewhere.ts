@@ -2,11 +2,10 @@ import { activePlan, type FitPlan, type Home } from '../model';
 import { violations, type NookIndices } from '../solvers/assignment';
 import { overlaps, type Rect } from '../solvers/packing';
 import { costOf, layoutOf, zoneModelOf, type ZoneModel } from '../zoning';
+import { clearIn, roomOf, standFree } from '../standing';
 import { rectOf } from './check-fit';
 import { DEFAULT_FLOOR, packFloor } from './floor';
-import { standFree } from './loose';
 import { fitFingerprint } from './owned';
-import { roomOf } from './room';
 import { wantsOf } from './wants';
 
 /** A place that would take what did not go in. */
@@ -84,7 +83,7 @@ export function elsewhereFor(
 		if (isUsed && fit?.fingerprint !== fitFingerprint(home, nook.id)) return;
 		const packing = roomOf(home, nook.id);
 		if (!packing) return;
-		const { lanes, tooLarge } = standFree([good], packing);
+		const { lanes, tooLarge } = standFree([good], clearIn(packing));
 		if (tooLarge.length) return;
 		const { room, boxes, frontMm, seenFromAbove } = packing;
 		if (good.massG + (isUsed && fit ? massOf(home, fit) : 0) > room.loadG) return;

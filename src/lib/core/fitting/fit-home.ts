@@ -1,8 +1,8 @@
 import type { ContainerKind, Home } from '../model';
 import { solvePurchase, type Way } from '../solvers/purchase';
+import { volumeOf } from '../standing';
 import { fitNook, type Arrangement, type FitResult } from './fit';
 import { countsOf, ownedLeft } from './owned';
-import { volumeOf } from './wants';
 
 /** How all places asked for are fitted together. */
 export interface HomeFit {

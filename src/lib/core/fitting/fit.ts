@@ -1,10 +1,10 @@
 import type { ContainerKind, Home, Placement, Standing } from '../model';
+import { type NookRoom, roomOf, volumeOf } from '../standing';
 import { clearOf, enters, holdOptions, outerOf, type HoldOption } from './options';
 import { countsOf, fitFingerprint, ownedLeft } from './owned';
 import { packMix, type Left, type Packed } from './pack-mix';
-import { roomOf, type NookRoom } from './room';
 import { discomfortOf, mixesOf, STYLES, type ArrangementName } from './styles';
-import { volumeOf, wantsOf, type Want } from './wants';
+import { wantsOf, type Want } from './wants';
 
 /** Pieces that did not go in, with the reason. */
 export interface LeftOver {

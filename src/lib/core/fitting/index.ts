@@ -7,7 +7,8 @@ export {
 	type FloorPlace,
 	type Rect
 } from './floor';
-export { wantsOf, type Good, type Want } from './wants';
+export { wantsOf, type Want } from './wants';
+export { roomOf, type Good, type NookRoom, type Packing } from '../standing';
 export { holdOptions, outerOf, type HoldOption } from './options';
 export { fillContainers, type Fill, type Filled, type FillOptions } from './contents';
 export { contentsMl, DENSITIES, jarMl } from './decant';
@@ -33,7 +34,6 @@ export {
 	type ShelfMove,
 	type ShelfSetting
 } from './shelf-heights';
-export { roomOf, type NookRoom, type Packing } from './room';
 export type { ArrangementName } from './styles';
 export { addOwnBin, addUsualKinds, setOwned, USUAL_KINDS, type NewKind } from './usual-kinds';
 export {

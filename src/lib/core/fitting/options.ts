@@ -1,9 +1,18 @@
 import type { ContainerKind, ContainerRole, Settings } from '../model';
+import {
+	type Good,
+	type Lane,
+	massOf,
+	type NookRoom,
+	type Packing,
+	clearIn,
+	standFree,
+	type TooLarge,
+	volumeOf
+} from '../standing';
 import { fillContainers, type Fill, type Filled, type FillOptions } from './contents';
 import { fillJars } from './decant';
-import { standFree, type Lane, type TooLarge } from './loose';
-import type { NookRoom, Packing } from './room';
-import { massOf, volumeOf, type Good, type Want } from './wants';
+import { type Want } from './wants';
 
 /** One way to hold a want: so many of one kind with what is in each, and what stands free beside them. */
 export interface HoldOption {
@@ -119,7 +128,7 @@ export function holdOptions(
 ): HoldOption[] {
 	const { room, seenFromAbove } = packing;
 	const free = (loose: readonly Good[]) => {
-		const { lanes, tooLarge } = standFree(loose, packing);
+		const { lanes, tooLarge } = standFree(loose, clearIn(packing));
 		const behind = lanes.reduce((sum, { holds }) => sum + holds.length - 1, 0);
 		return { loose, lanes, tooLarge, hidden: seenFromAbove ? 0 : behind };
 	};

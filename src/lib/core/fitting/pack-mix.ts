@@ -9,11 +9,9 @@ import {
 	type FloorPlace,
 	type Rect
 } from './floor';
-import type { TooLarge } from './loose';
 import type { HoldOption } from './options';
-import type { Packing } from './room';
-import { piecesOf, type Good } from './wants';
 import { solvePacking } from '../solvers/packing';
+import { type Good, type Packing, piecesOf, type TooLarge } from '../standing';
 
 /** Blocked floor at a height: boxes that reach below the top of a block. */
 const blockedAt = (boxes: readonly Box[], heightMm: number): Rect[] =>

@@ -1,9 +1,7 @@
 import { activePlan, applyEdit, type Assignment, type Edit, type Home, type Nook } from '../model';
 import { solveShelves } from '../solvers/shelves';
 import { brokenRules, layoutOf, placesOfLots, zoneModelOf } from '../zoning';
-import { standFree } from './loose';
-import { roomOf, type Packing } from './room';
-import { goodsOf } from './wants';
+import { clearIn, goodsOf, type Packing, roomOf, standFree } from '../standing';
 
 /** Shelves over each other in one cabinet that can be set to other holes. */
 export interface ShelfColumn {
@@ -105,7 +103,7 @@ function unitOf(
 		placesOfLots(home, assignment.groupId, all).filter(({ nookId }) => nookId === assignment.nookId)
 	);
 	if (!goods.length) return null;
-	const { lanes, tooLarge } = standFree(goods, packing);
+	const { lanes, tooLarge } = standFree(goods, clearIn(packing));
 	if (tooLarge.length) return null;
 	const litres = goods.reduce((sum, { volumeMl }) => sum + volumeMl, 0) / 1000;
 	const uses = Math.max(...goods.map(({ usesPerWeek }) => usesPerWeek));

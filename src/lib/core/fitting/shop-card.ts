@@ -1,10 +1,9 @@
 import type { ContainerKind, Edit, Home } from '../model';
 import { nooksInOrder } from '../survey';
+import { roomOf, volumeOf } from '../standing';
 import { fitNook } from './fit';
 import { enters, outerOf } from './options';
-import { roomOf } from './room';
 import { countsOf } from './owned';
-import { volumeOf } from './wants';
 import { keepArrangements, keptOf, type KeptFit } from './save';
 
 /** A place that a container is bought for. */

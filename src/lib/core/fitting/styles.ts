@@ -1,6 +1,6 @@
 import { categoryOf } from '../model';
+import { volumeOf } from '../standing';
 import { outerOf, type HoldOption } from './options';
-import { volumeOf } from './wants';
 
 export type ArrangementName = 'house-first' | 'calm' | 'roomy';
 

@@ -23,6 +23,8 @@ export interface GroupFigures {
 	readonly things: readonly Thing[];
 	/** Those of them that are held. */
 	readonly held: readonly Thing[];
+	/** What is held, thing by thing, in use and spare. */
+	readonly holdings: readonly Holding[];
 	/** Pieces held, all lots together. */
 	readonly pieces: number;
 	readonly volumeMl: number;
@@ -178,6 +180,7 @@ export function groupFigures(
 		stockOf: group.stockOf,
 		things: holdings.map((holding) => holding.thing),
 		held: held.map((holding) => holding.thing),
+		holdings: held,
 		pieces: held.reduce((sum, { pieces }) => sum + pieces, 0),
 		volumeMl: figure('volumeMl'),
 		runMm: figure('runMm'),

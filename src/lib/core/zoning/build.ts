@@ -3,20 +3,19 @@ import {
 	groupFigures,
 	holdingsByGroup,
 	householdAllergens,
-	PILE_MM,
-	ROW_DEPTH_MM,
 	type GroupFigures
 } from '../grouping';
 import { cacheByKey, type Group, type Home } from '../model';
 import type { NookPlace, UsableSpace, WalkingDistances } from '../survey';
 import { searchAssignment, type AssignmentProblem } from '../solvers/assignment';
+import { freeFrontMm, goesIn, type Clear, type FrontTaken } from '../standing';
 import { costOf, type Cell } from './cell';
+import { frontOf } from './front-taken';
 import { FAMILY_COUNT, familyIndex, MEETING_PRICES } from './families';
-import { goesInOnce } from './goes-in';
 import { cabinetConflicts, hardRulesBroken, kindsAndConflicts, type HardCode } from './hard-rules';
 import { pairsOf, type RoutinePair } from './pairs';
 import { petCouldTake } from './pet-dangers';
-import { partsFor, type PartDraft, type PartsInput } from './parts';
+import { partsFor, type Capacity, type PartDraft, type PartsInput } from './parts';
 import { partsForPinned, pinnedNooks } from './pins';
 import { inputsOf, ROUTINE_WEIGHT, rowOf, usedShare } from './rows';
 import { nookNow, once, sceneOf, type Scene } from './scene';
@@ -34,12 +33,16 @@ export interface Part {
 	readonly thingIds: readonly string[] | null;
 }
 
+/** What a place may be short of, by the dimensions of the problem: litres, front twice, load. */
+export const DIMENSIONS = ['litres', 'run', 'run', 'load'] as const;
+
 /** The planner's view of a home: the problem with the way back from its indices to records. */
 export interface ZoneModel {
 	readonly problem: AssignmentProblem;
 	readonly parts: readonly Part[];
 	readonly places: readonly NookPlace[];
 	readonly spaces: readonly UsableSpace[];
+	readonly clears: readonly (Clear | null)[];
 	readonly walking: WalkingDistances;
 	/** Part × nook, row by row. */
 	readonly cells: readonly Cell[];
@@ -59,27 +62,38 @@ const OVERFLOW_PER_USE = 200;
 const UNKNOWN_LOAD_G = 1e9;
 /** Goods are seldom piled higher than this, whatever the headroom, mm. */
 const USED_HEIGHT_MM = 300;
-/** Floor that containers and mixed goods really cover. */
-const FLOOR_FILL = 0.7;
+/** Floor that rows of goods and containers really cover: beyond it Fit leaves something over. */
+const FLOOR_FILL = 0.9;
+/** As that, of rows side by side. */
+const DEEP_FILL = 1;
 
-/** What a nook takes of litres (ml), front run (mm at 300 mm depth) and load (g), with room to grow left free. */
+/** What a nook takes, with room to grow left free. */
 function capacityOf(
 	home: Home,
-	place: NookPlace,
-	space: UsableSpace
-): readonly [number, number, number] {
-	if (!space.ok) return [0, 0, 0];
+	{ nook }: NookPlace,
+	space: UsableSpace,
+	clear: Clear | null
+): Capacity {
+	if (!space.ok || !clear) return [0, 0, 0, 0];
 	const { settings, schools } = home;
 	const grow = schools.room === 'slack' ? 1 - settings.slackShare : 1;
-	const { depthMm, heightMm } = place.nook.inside;
-	const usedHeight = Math.min(1, USED_HEIGHT_MM / heightMm!);
-	const layers = Math.min(1, heightMm! / PILE_MM);
+	const { play } = settings;
+	const usedHeight = Math.min(1, USED_HEIGHT_MM / nook.inside.heightMm!);
+	const front = freeFrontMm(nook, clear, play.pipeMm);
 	return [
-		space.usableMl * usedHeight * settings.play.fillShare * grow,
-		space.runMm * (depthMm! / ROW_DEPTH_MM) * layers * FLOOR_FILL,
-		place.nook.loadG ?? UNKNOWN_LOAD_G
+		space.usableMl * usedHeight * play.fillShare * grow,
+		front * FLOOR_FILL,
+		front * DEEP_FILL,
+		nook.loadG ?? UNKNOWN_LOAD_G
 	];
 }
+const NONE: FrontTaken = { frontMm: 0, deepMm: 0 };
+/** Front that what a part holds takes in a nook; nothing where the nook is not measured, where nothing goes. */
+function frontAt({ clears }: Scene, figures: GroupFigures, n: number): FrontTaken {
+	const clear = clears[n];
+	return clear ? frontOf(figures, clear) : NONE;
+}
+
 /** Groups that were made as one: a kit for a task stays together. */
 const isKit = ({ why }: Group) => why.some(({ code }) => code === 'kit');
 
@@ -90,7 +104,7 @@ function partsOfGroup(
 	capacities: PartsInput['capacities'],
 	isTight: boolean
 ): PartDraft[] {
-	const { home, spaces, places, walking, nookIndex } = scene;
+	const { home, clears, places, walking, nookIndex } = scene;
 	const group = home.groups[figures.groupId]!;
 	const holdings = holdingsByGroup(home).get(figures.groupId) ?? [];
 	const avoided = householdAllergens(home);
@@ -111,14 +125,16 @@ function partsOfGroup(
 				return rowOf(scene, of, nookNow(scene, own));
 			}),
 		goesIn: ({ thing }, n) => {
-			const space = spaces[n]!;
+			const clear = clears[n];
 			return (
-				space.ok &&
-				goesInOnce(thing, places[n]!, space) === 'goes' &&
+				clear !== null &&
+				clear !== undefined &&
+				goesIn(thing, clear) === 'goes' &&
 				!petCouldTake(home, { things: [thing], hazards: new Set(thing.hazards) }, places[n]!)
 			);
 		},
 		capacities,
+		frontAt: (of, n) => frontAt(scene, of, n),
 		nookToNookMm: walking.nookToNookMm,
 		staysWhole: isKit(group),
 		isTight
@@ -158,8 +174,8 @@ export function buildZoneModel(home: Home): ZoneModel {
 
 function modelOf(scene: Scene, isTight: boolean): ZoneModel {
 	const { home } = scene;
-	const { places, spaces, walking } = scene;
-	const capacities = places.map((place, n) => capacityOf(home, place, spaces[n]!));
+	const { places, spaces, clears, walking } = scene;
+	const capacities = places.map((place, n) => capacityOf(home, place, spaces[n]!, clears[n]!));
 	const parts: Part[] = [];
 	const cells: Cell[] = [];
 	const current: number[] = [];
@@ -189,6 +205,7 @@ function modelOf(scene: Scene, isTight: boolean): ZoneModel {
 		parts,
 		places,
 		spaces,
+		clears,
 		walking,
 		cells,
 		current: Int32Array.from(current),
@@ -234,13 +251,15 @@ function problemOf(
 	return {
 		G: parts.length,
 		N,
-		K: 3,
+		K: DIMENSIONS.length,
 		demand: Float64Array.from(
-			parts.flatMap(({ figures, share }) => [
-				figures.volumeMl * share,
-				figures.runMm * share,
-				figures.massG * share
-			])
+			parts.flatMap(({ figures, share }, g) =>
+				places.flatMap((_, n) => {
+					// Where it may not stand, nobody asks.
+					const { frontMm, deepMm } = cells[g * N + n]!.hard ? NONE : frontAt(scene, figures, n);
+					return [figures.volumeMl, frontMm, deepMm, figures.massG].map((each) => each * share);
+				})
+			)
 		),
 		capacity: Float64Array.from(capacities.flat()),
 		cost: Float64Array.from(cells, (cell, i) => costOf(cell, parts[Math.floor(i / N)]!.share)),

@@ -22,7 +22,7 @@ export function standingWell({ problem, current }: ZoneModel): Int32Array {
 	const { G, K, demand, cost, N } = problem;
 	const layout = new Layout(problem);
 	const order = Array.from({ length: G }, (_, g) => g).sort(
-		(a, b) => demand[b * K]! - demand[a * K]! || a - b
+		(a, b) => demand[b * N * K]! - demand[a * N * K]! || a - b
 	);
 	for (const g of order) {
 		const n = current[g]!;

@@ -32,7 +32,7 @@ export function contestedPlaces(
 			// Room is what is wanted: what may not stand there anyway wants none.
 			if (layout.fits(g, n) || !layout.agrees(g, n)) continue;
 			const savedM = layout.costAt(g, at) - layout.costAt(g, n);
-			const perLitreM = savedM / Math.max(1, demand[g * K]! / 1000);
+			const perLitreM = savedM / Math.max(1, demand[g * N * K]! / 1000);
 			if (savedM >= LEAST_M && perLitreM > (best?.perLitreM ?? 0))
 				best = {
 					nookId: places[n]!.nook.id,

@@ -1,10 +1,15 @@
 import type { Assignment as SavedAssignment } from '../model';
 import type { ReachBand } from '../survey';
-import type { ZoneModel } from './build';
+import { DIMENSIONS, type ZoneModel } from './build';
 import { costOf, type CostParts } from './cell';
 import type { HardCode } from './hard-rules';
 import type { SoftCode } from './soft-rules';
-import { Layout, violations, type NookIndices as Assignment } from '../solvers/assignment';
+import {
+	CAPACITY_TOLERANCE,
+	Layout,
+	violations,
+	type NookIndices as Assignment
+} from '../solvers/assignment';
 import { rulesAgainst, type RuleAgainst } from './rules-against';
 import { writeAssignment } from './solve';
 
@@ -45,8 +50,9 @@ export interface Price {
 	readonly nookId: string;
 	readonly hard: HardCode | null;
 	readonly conflict: boolean;
-	/** Litres, run or load short; 0: it fits. */
 	readonly fits: boolean;
+	/** What of the place is short for it, were nothing in the way otherwise; null: nothing is. */
+	readonly short: (typeof DIMENSIONS)[number] | null;
 	/** Change of the whole plan's weekly effort; NaN when a hard rule forbids it. */
 	readonly extra: number;
 }
@@ -99,15 +105,30 @@ export function pricesFor(model: ZoneModel, layout: Layout, parts: readonly numb
 	const prices = model.places.map((place, n): Price => {
 		const hard = parts.map((g) => model.cells[g * N + n]!.hard).find(Boolean) ?? null;
 		const conflict = parts.some((g) => !layout.agrees(g, n));
+		const nookId = place.nook.id;
+		const short = shortAt(model, layout, parts, n);
 		if (!parts.every((g) => isOpen(g, n)))
-			return { nookId: place.nook.id, hard, conflict, fits: false, extra: NaN };
+			return { nookId, hard, conflict, fits: false, short, extra: NaN };
 		const { sum, fits } = put(() => n);
 		lift();
-		return { nookId: place.nook.id, hard, conflict, fits, extra: sum - here };
+		return { nookId, hard, conflict, fits, short, extra: sum - here };
 	});
 	parts.forEach((g, i) => layout.place(g, homes[i]!));
 	layout.objective = before;
 	return prices;
+}
+
+/** What of a nook parts that stand nowhere would have too little of: what they are over by most, as a share of it. */
+function shortAt({ problem }: ZoneModel, { free }: Layout, parts: readonly number[], n: number) {
+	const { N, K, demand, capacity } = problem;
+	let worst = CAPACITY_TOLERANCE;
+	let short: Price['short'] = null;
+	for (let k = 0; k < K; k++) {
+		const over = parts.reduce((sum, g) => sum + demand[(g * N + n) * K + k]!, 0) - free[n * K + k]!;
+		const share = over / Math.max(1, capacity[n * K + k]!);
+		if (share > worst) [worst, short] = [share, DIMENSIONS[k]!];
+	}
+	return short;
 }
 
 function holders(model: ZoneModel, layout: Layout, n: number, except: number): string[] {

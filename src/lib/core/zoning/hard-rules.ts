@@ -1,6 +1,5 @@
 import type { GroupFigures } from '../grouping';
 import { isBathroom, mayStandUnderSink } from './belongs';
-import { goesInOnce } from './goes-in';
 import { petCouldTake } from './pet-dangers';
 import { memoOn, type Home, type Person } from '../model';
 import {
@@ -11,9 +10,9 @@ import {
 	TODDLER_CLIMB_MM,
 	TODDLER_REACH_MM,
 	type NookPlace,
-	type Reach,
-	type UsableSpace
+	type Reach
 } from '../survey';
+import { goesIn, type Clear } from '../standing';
 
 /** Why a group may not live in a nook; the words stand in messages. */
 export const HARD_CODES = [
@@ -51,7 +50,8 @@ export interface RuleInput {
 	readonly home: Home;
 	readonly figures: GroupFigures;
 	readonly place: NookPlace;
-	readonly space: UsableSpace;
+	/** What things have to keep to here; null: a side is not measured. */
+	readonly clear: Clear | null;
 	readonly reach: Reach;
 	readonly people: readonly Person[];
 	/** Walk from the group's stations, mm; Infinity: no way. */
@@ -93,17 +93,17 @@ export const isSizedByHand = ({ overridden }: GroupFigures) =>
 	overridden.has('tallestMm') || overridden.has('longestMm');
 
 /** Thing by thing, turned and laid down as each may be; with sizes set by hand the group is one block. */
-const size: Rule = ({ figures, place, space }) => {
-	if (!space.ok) return 'not-measured';
+const size: Rule = ({ figures, place, clear }) => {
+	if (!clear) return 'not-measured';
 	if (isSizedByHand(figures)) {
-		if (figures.tallestMm > space.passes.heightMm) return 'too-tall';
+		if (figures.tallestMm > clear.heightMm) return 'too-tall';
 		const { widthMm, depthMm } = place.nook.inside;
 		const long = Math.max(widthMm ?? 0, depthMm ?? 0);
-		return when(figures.longestMm > long || figures.widestMm > space.passes.widthMm, 'too-wide');
+		return when(figures.longestMm > long || figures.widestMm > clear.passWidthMm, 'too-wide');
 	}
 	let worst: HardCode | null = null;
 	for (const thing of figures.held) {
-		const answer = goesInOnce(thing, place, space);
+		const answer = goesIn(thing, clear);
 		if (answer === 'too-tall') return answer;
 		if (answer === 'too-wide') worst = answer;
 	}

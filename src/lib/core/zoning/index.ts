@@ -37,6 +37,7 @@ export { noteProof, provePlan, type PlanProof, type ProvePlanOptions } from './p
 export { BELONGS, belongsIn, belongsOf, BelongsTable, spotsOf } from './belongs';
 export { familyIndex, familyName, FAMILY_COUNT } from './families';
 export { REVIEW_CODES, reviewPlan, type Objection, type ReviewCode } from './review';
+export { keepingCosts, type KeepingCost } from './keeping';
 export { contestedPlaces, type Contested } from './contested';
 export { PET_KINDS } from './pet-dangers';
 export { liftAt, smallestLift, takesCatch, type Lift } from './lifts';

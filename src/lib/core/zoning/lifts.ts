@@ -1,8 +1,8 @@
 import { waysDown } from '../model';
 import { pegsFor, type NookPlace } from '../survey';
 import type { Layout } from '../solvers/assignment';
+import { goesIn } from '../standing';
 import type { ZoneModel } from './build';
-import { goesIn } from './goes-in';
 
 /** A small change to the home after which no hard rule keeps a part out of a place. */
 export type Lift =
@@ -30,17 +30,15 @@ export function liftAt(model: ZoneModel, g: number, n: number): Lift | null {
 	const broken = model.rulesAt(g, n);
 	if (broken.length !== 1) return null;
 	const place = model.places[n]!;
-	const space = model.spaces[n]!;
+	const clear = model.clears[n];
 	const nookId = place.nook.id;
 	if (broken[0] === 'not-measured') return { code: 'unmeasured', nookId };
 	if (broken[0] === 'child-reach' && takesCatch(place))
 		return { code: 'fit-catch', nookId, cabinetId: place.cabinet.id };
-	if (broken[0] !== 'too-tall' || !space.ok) return null;
-	const tall = model.parts[g]!.figures.held.filter(
-		(thing) => goesIn(thing, place, space) === 'too-tall'
-	);
+	if (broken[0] !== 'too-tall' || !clear) return null;
+	const tall = model.parts[g]!.figures.held.filter((thing) => goesIn(thing, clear) === 'too-tall');
 	const shortMm = (thing: (typeof tall)[number]) =>
-		Math.min(...waysDown(thing).map(({ upMm }) => upMm - space.passes.heightMm));
+		Math.min(...waysDown(thing).map(({ upMm }) => upMm - clear.heightMm));
 	const most = [...tall].sort((a, b) => shortMm(b) - shortMm(a))[0];
 	const raise = most && pegsFor(model.home, place.nook, shortMm(most));
 	return raise ? { code: 'raise-shelf', nookId, ...raise, thingId: most.id } : null;
@@ -63,7 +61,7 @@ export function smallestLift(model: ZoneModel, layout: Layout, g: number): Lift 
 		const lift = liftAt(model, g, n);
 		if (!lift) continue;
 		const hasRoom = Array.from({ length: K }, (_, k) => k).every(
-			(k) => demand[g * K + k]! <= layout.free[n * K + k]!
+			(k) => demand[(g * N + n) * K + k]! <= layout.free[n * K + k]!
 		);
 		const effort = effortOf(lift) + (hasRoom ? 0 : 100);
 		if (effort < least) [best, least] = [lift, effort];

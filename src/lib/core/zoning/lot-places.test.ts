@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
 import { groupOfLots, piecesIn } from '../grouping';
-import { pieceVolumeMl, type Home } from '../model';
+import { pieceVolumeMl, type Home, type Thing } from '../model';
 import { placesOfLots } from './lot-places';
 import { doMove, moveOrder } from './move-order';
 
@@ -51,6 +51,36 @@ const cases = fc
 	});
 
 describe('which lots of a group live where', () => {
+	it('gives a thing of two places to each by what that place still has to get', () => {
+		const [first, second] = ['toilet-paper-rolls', 'kitchen-roll-paper'].map(
+			(id) => demo.things[id]!
+		);
+		const pieces = (id: string) =>
+			lotsOf(demo, 'paper')
+				.filter((lot) => lot.thingId === id)
+				.reduce((sum, lot) => sum + piecesIn(lot), 0);
+		const ml = (thing: Thing) => pieceVolumeMl(thing) * pieces(thing.id);
+		const rest = lotsOf(demo, 'paper')
+			.map(({ thingId }) => demo.things[thingId]!)
+			.filter((thing, i, all) => all.indexOf(thing) === i && thing !== first && thing !== second);
+		const total = ml(first!) + ml(second!) + rest.reduce((sum, thing) => sum + ml(thing), 0);
+		// The first place takes a quarter of the rolls beside all of the kitchen paper.
+		const share = (ml(second!) + ml(first!) / 4) / total;
+		const plan = [
+			{ groupId: 'paper', nookId: 'tall-1', share, thingIds: [first!.id, second!.id] },
+			{
+				groupId: 'paper',
+				nookId: 'tall-2',
+				share: 1 - share,
+				thingIds: [first!.id, ...rest.map(({ id }) => id)]
+			}
+		] as never[];
+		const rolls = placesOfLots(demo, 'paper', plan).filter(({ thing }) => thing === first);
+		const at = (nookId: string) =>
+			rolls.filter((one) => one.nookId === nookId).reduce((sum, one) => sum + one.pieces, 0);
+		expect(at('tall-1')).toBe(Math.round(pieces(first!.id) / 4));
+		expect(at('tall-1') + at('tall-2')).toBe(pieces(first!.id));
+	});
 	it('gives each lot whole, in whole packs but for the one that is started', () => {
 		fc.assert(
 			fc.property(cases, ({ home, group, plan }) => {

@@ -183,23 +183,35 @@ interface Cut {
 
 /**
  * Parts stacks by the places that are theirs: those that name the thing, else those that name nothing, else all. Places
- * that share things share them by how much of the group is theirs.
+ * that share things share them by how much of the group each still has to get beside what is its alone.
  */
 function byPlaces(stacks: readonly Stack[], places: readonly Place[]): Cut[] {
 	if (places.length < 2) return [];
 	const cuts = new Map<string, Cut>();
+	const total = volumeOf(stacks) / (places.reduce((sum, { share }) => sum + share, 0) || 1);
+	const open = new Map(places.map((place) => [place, place.share * total]));
 	for (const stack of stacks) {
 		const named = places.filter(({ thingIds }) => thingIds?.includes(stack.thing.id));
-		const open = places.filter(({ thingIds }) => !thingIds);
-		const own = named.length ? named : open.length ? open : places;
-		const whole = own.reduce((sum, { share }) => sum + share, 0) || 1;
+		const unnamed = places.filter(({ thingIds }) => !thingIds);
+		const own = named.length ? named : unnamed.length ? unnamed : places;
 		const key = own.map(({ nookId }) => nookId).join();
-		const cut = cuts.get(key) ?? {
-			stacks: [],
-			places: own.map((place) => ({ ...place, share: place.share / whole }))
-		};
+		const cut = cuts.get(key) ?? { stacks: [], places: own };
 		cut.stacks.push(stack);
 		cuts.set(key, cut);
 	}
-	return [...cuts.values()];
+	// What has one place is taken off first.
+	return [...cuts.values()]
+		.sort((a, b) => a.places.length - b.places.length)
+		.map(({ stacks, places }) => {
+			const left = places.map((place) => Math.max(0, open.get(place)!));
+			const sum = left.reduce((one, two) => one + two, 0);
+			const whole = places.reduce((one, { share }) => one + share, 0) || 1;
+			const litres = volumeOf(stacks);
+			const shared = places.map((place, i) => {
+				const share = sum > 0 ? left[i]! / sum : place.share / whole;
+				open.set(place, open.get(place)! - share * litres);
+				return { ...place, share };
+			});
+			return { stacks, places: shared };
+		});
 }

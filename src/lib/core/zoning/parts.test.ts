@@ -27,7 +27,8 @@ const parts = (
 		rowOf: () =>
 			rowOf(nooks.map(([effort]) => (effort === Infinity ? cell(0, 'over-load') : cell(effort)))),
 		goesIn: () => true,
-		capacities: nooks.map(([, room]) => [room, 1e6, 1e6]),
+		frontAt: () => ({ frontMm: 0, deepMm: 0 }),
+		capacities: nooks.map(([, room]) => [room, 1e6, 1e6, 1e6]),
 		nookToNookMm: Float64Array.from(
 			{ length: nooks.length ** 2 },
 			(_, i) => 1000 * Math.abs(Math.floor(i / nooks.length) - (i % nooks.length))

@@ -1,4 +1,5 @@
 import type { GroupFigures, Holding } from '../grouping';
+import type { FrontTaken } from '../standing';
 import { costOf, type Row } from './cell';
 import { cutInto, isOfOneThing, withoutAwkward } from './cut-group';
 import { SPLIT_NEAR } from './pairs';
@@ -23,6 +24,9 @@ export interface PartDraft {
 	readonly row: Row;
 }
 
+/** What a nook takes: litres, front over its whole depth, rows deeper than half of it, and load. */
+export type Capacity = readonly [ml: number, frontMm: number, deepMm: number, loadG: number];
+
 export interface PartsInput {
 	readonly figures: GroupFigures;
 	readonly holdings: readonly Holding[];
@@ -32,8 +36,9 @@ export interface PartsInput {
 	readonly rowOf: (figures: GroupFigures) => Row;
 	/** Whether what is held of one thing may stand in a nook, by its size and by what it is to a pet. */
 	readonly goesIn: (holding: Holding, nook: number) => boolean;
-	/** What each nook takes of litres, ml, front run, mm, and load, g. */
-	readonly capacities: readonly (readonly [ml: number, runMm: number, loadG: number])[];
+	readonly capacities: readonly Capacity[];
+	/** What such figures take of the front of a nook. */
+	readonly frontAt: (figures: GroupFigures, nook: number) => FrontTaken;
 	/** Nooks × nooks, mm. */
 	readonly nookToNookMm: Float64Array;
 	/** A kit or a set stays together where any place takes it whole. */
@@ -45,15 +50,13 @@ export interface PartsInput {
 /** The nooks that may take a part, were nothing else there. */
 export function fitting(
 	{ figures, share, row }: PartDraft,
-	capacities: PartsInput['capacities']
+	{ capacities, frontAt }: Pick<PartsInput, 'capacities' | 'frontAt'>
 ): number[] {
-	return capacities.flatMap(([ml, run, load], n) => {
-		const fits =
-			figures.volumeMl * share <= ml &&
-			figures.runMm * share <= run &&
-			figures.massG * share <= load;
-		// Room is seen at once, the rules take longer.
-		return fits && !row.at(n).hard ? [n] : [];
+	return capacities.flatMap(([ml, front, deep, load], n) => {
+		// Litres and load are seen at once, the rules take longer, and rows the longest.
+		if (figures.volumeMl * share > ml || figures.massG * share > load || row.at(n).hard) return [];
+		const { frontMm, deepMm } = frontAt(figures, n);
+		return frontMm * share <= front && deepMm * share <= deep ? [n] : [];
 	});
 }
 
@@ -62,10 +65,8 @@ export const mostParts = ({ pieces }: Pick<GroupFigures, 'pieces'>): number =>
 	Math.min(MAX_PARTS, Math.max(1, Math.floor(pieces)));
 
 /** Effort of the parts in the places that suit them best, were nothing else there; Infinity: there are too few. */
-function effortOf(
-	parts: readonly PartDraft[],
-	{ figures, capacities, nookToNookMm, isTight }: PartsInput
-): number {
+function effortOf(parts: readonly PartDraft[], input: PartsInput): number {
+	const { figures, capacities, nookToNookMm, isTight } = input;
 	const N = capacities.length;
 	const taken: number[] = [];
 	const each = SPLIT_EFFORT + SPLIT_PER_TRIP * figures.tripsPerWeek;
@@ -73,7 +74,7 @@ function effortOf(
 	for (const part of parts) {
 		let best = -1;
 		let least = Infinity;
-		const open = fitting(part, capacities);
+		const open = fitting(part, input);
 		sum += isTight && open.length ? SCARCE_EFFORT / open.length / parts.length : 0;
 		for (const n of open) {
 			if (taken.includes(n)) continue;
@@ -132,9 +133,9 @@ const PLENTY = 4;
  * good place for its size is parted off alone. What fits nowhere goes into the parts of which most fit. Ties: fewer.
  */
 export function partsFor(input: PartsInput): PartDraft[] {
-	const { figures, rowOf, capacities } = input;
+	const { figures, rowOf } = input;
 	const whole: PartDraft = { figures, share: 1, thingIds: null, row: rowOf(figures) };
-	const open = fitting(whole, capacities);
+	const open = fitting(whole, input);
 	const alone = effortOf([whole], input);
 	// No parts together cost less than all of it in the cheapest place there is, were that large enough.
 	const floor = cheapestIfItWent(input, whole.row);
@@ -154,8 +155,7 @@ export function partsFor(input: PartsInput): PartDraft[] {
 	// Litres that have a place at all, whatever else they cost.
 	const placed = all.map((parts) =>
 		parts.reduce(
-			(sum, part) =>
-				sum + (fitting(part, capacities).length ? part.figures.volumeMl * part.share : 0),
+			(sum, part) => sum + (fitting(part, input).length ? part.figures.volumeMl * part.share : 0),
 			0
 		)
 	);

@@ -47,13 +47,13 @@ export function partsForPinned(input: PartsInput, pinned: readonly PinnedNook[])
 /** The parts with those that the pins want in their nooks; null where a pin gets none. */
 function inPins(
 	parts: readonly PartDraft[],
-	{ capacities }: Pick<PartsInput, 'capacities'>,
+	input: Pick<PartsInput, 'capacities' | 'frontAt'>,
 	pinned: readonly PinnedNook[]
 ): PartDraft[] | null {
-	const rooms = parts.map((part) => new Set(fitting(part, capacities)));
+	const rooms = parts.map((part) => new Set(fitting(part, input)));
 	const held = pinned.map(({ n }) => rooms.some((room) => room.has(n)));
 	const enough = parts.length >= pinned.length ? held.every(Boolean) : held.some(Boolean);
-	return enough ? keep(parts, { capacities }, pinned) : null;
+	return enough ? keep(parts, input, pinned) : null;
 }
 
 const only = (part: PartDraft, open: readonly number[]): PartDraft => ({
@@ -74,7 +74,7 @@ const orders = <T>(list: readonly T[]): T[][] =>
 /** Keeps parts to pinned nooks: each pin gets a part, so that as many as can fit and those cost least; ties: in order. */
 function keep(
 	parts: readonly PartDraft[],
-	{ capacities }: Pick<PartsInput, 'capacities'>,
+	input: Pick<PartsInput, 'capacities' | 'frontAt'>,
 	pinned: readonly PinnedNook[]
 ): PartDraft[] {
 	if (parts.length < pinned.length)
@@ -86,7 +86,7 @@ function keep(
 		);
 	const worth = (part: PartDraft, { n, thingIds }: PinnedNook) => {
 		const meant = part.thingIds?.filter((id) => thingIds?.has(id)).length ?? 0;
-		const fits = fitting(part, capacities).includes(n);
+		const fits = fitting(part, input).includes(n);
 		return (fits ? costOf(part.row.at(n), part.share) : UNFIT) - meant * MEANT;
 	};
 	const [best = []] = orders(parts)

@@ -82,7 +82,7 @@ const HANDED_DOWN = 2;
 
 /** Everything that the rules ask of a group, or a part of it, in each nook. */
 export function inputsOf(scene: Scene, figures: GroupFigures): (n: number) => CellInput {
-	const { home, places, spaces, spots, belongs } = scene;
+	const { home, places, clears, spots, belongs } = scene;
 	const { effort } = home.settings;
 	const people = peopleOf(home, figures);
 	const walks = walksOf(stationShares(home, figures), scene.walksFrom, places.length);
@@ -117,7 +117,7 @@ export function inputsOf(scene: Scene, figures: GroupFigures): (n: number) => Ce
 			reach,
 			belongs,
 			walkMm: walks[n]!,
-			space: spaces[n]!,
+			clear: clears[n]!,
 			isLowestInFridge: scene.lowest.has(place.nook.id),
 			isHot: scene.hot[n]!,
 			reachFactor: reach.factor,

@@ -1,6 +1,6 @@
 import type { GroupFigures } from '../grouping';
+import { goesIn } from '../standing';
 import type { ZoneModel } from './build';
-import { goesIn } from './goes-in';
 import { isSizedByHand, type HardCode } from './hard-rules';
 
 /** How many nooks one hard rule takes from a group, and the thing that decides it where one thing does. */
@@ -22,15 +22,15 @@ function heaviest({ held, heaviestG, overridden }: GroupFigures): string | null 
 /** The thing that alone keeps its group out of most of some nooks by its size; null: no one thing does. Ties by id. */
 function tooLarge(
 	figures: GroupFigures,
-	{ places, spaces }: ZoneModel,
+	{ clears }: ZoneModel,
 	nooks: readonly number[]
 ): string | null {
 	if (isSizedByHand(figures)) return null;
 	const alone = new Map<string, number>();
 	for (const n of nooks) {
-		const space = spaces[n]!;
-		if (!space.ok) continue;
-		const out = figures.held.filter((thing) => goesIn(thing, places[n]!, space) !== 'goes');
+		const clear = clears[n];
+		if (!clear) continue;
+		const out = figures.held.filter((thing) => goesIn(thing, clear) !== 'goes');
 		if (out.length === 1) alone.set(out[0]!.id, (alone.get(out[0]!.id) ?? 0) + 1);
 	}
 	return [...alone].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))[0]?.[0] ?? null;

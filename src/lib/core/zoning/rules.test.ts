@@ -12,9 +12,14 @@ import {
 import { apply, bareKitchen } from '../fixtures/tiny-home';
 import { placeOfNook, usableSpace, type NookPlace } from '../survey';
 import { BelongsTable } from './belongs';
+import { clearOf } from '../standing';
 import { cabinetConflicts, hardRuleBroken, kindsAndConflicts, type RuleInput } from './hard-rules';
 
 const PLAIN = new BelongsTable([]);
+function clearAt({ nook }: NookPlace) {
+	const space = usableSpace(nook, 200, DEFAULT_SETTINGS);
+	return space.ok ? clearOf(nook, space, DEFAULT_SETTINGS.play) : null;
+}
 import { softPenalties } from './soft-rules';
 
 const figures = (change: Partial<GroupFigures> = {}): GroupFigures => ({
@@ -22,6 +27,7 @@ const figures = (change: Partial<GroupFigures> = {}): GroupFigures => ({
 	stockOf: null,
 	things: [],
 	held: [],
+	holdings: [],
 	pieces: 3,
 	volumeMl: 3000,
 	runMm: 100,
@@ -82,7 +88,7 @@ function inputOf({ group, nook, cabinet, home, people = [], input }: Case): Rule
 		home: kitchen,
 		figures: figures(group),
 		place,
-		space: usableSpace(place.nook, 200, DEFAULT_SETTINGS),
+		clear: clearAt(place),
 		reach: { band: 'good', factor: 1.3, personId: null },
 		people,
 		walkMm: 1000,

@@ -9,6 +9,7 @@ import {
 	type UsableSpace,
 	type WalkingDistances
 } from '../survey';
+import { clearOf, type Clear } from '../standing';
 import { belongsIn, spotsOf, type BelongsTable } from './belongs';
 import type { Row } from './cell';
 import { hangsOverHeat } from './heat';
@@ -51,6 +52,17 @@ function walksByKind(
 	};
 }
 
+function clearsOf(
+	home: Home,
+	places: readonly NookPlace[],
+	spaces: readonly UsableSpace[]
+): (Clear | null)[] {
+	return places.map(({ nook }, n) => {
+		const space = spaces[n]!;
+		return space.ok ? clearOf(nook, space, home.settings.play) : null;
+	});
+}
+
 function lowestInFridges(places: readonly NookPlace[]): Set<string> {
 	const lowest = new Map<string, NookPlace>();
 	for (const place of places) {
@@ -66,6 +78,8 @@ export interface Scene {
 	readonly home: Home;
 	readonly places: readonly NookPlace[];
 	readonly spaces: readonly UsableSpace[];
+	/** What things have to keep to in each nook; null: not measured. */
+	readonly clears: readonly (Clear | null)[];
 	readonly walking: WalkingDistances;
 	readonly walksFrom: (kind: StationKind) => Float64Array | null;
 	readonly spots: readonly ReadonlySet<Spot>[];
@@ -88,10 +102,14 @@ export function sceneOf(home: Home): Scene {
 	const walking = walkingDistances(home);
 	const held = allGroupFigures(home).filter(({ pieces }) => pieces > 0);
 	const uses = new Map(held.map(({ groupId, usesPerWeek }) => [groupId, usesPerWeek]));
+	const spaces = places.map((place) =>
+		usableSpace(place.nook, baseAboveFloorMm(place), home.settings)
+	);
 	return {
 		home,
 		places,
-		spaces: places.map((place) => usableSpace(place.nook, baseAboveFloorMm(place), home.settings)),
+		spaces,
+		clears: clearsOf(home, places, spaces),
 		walking,
 		walksFrom: walksByKind(home, walking),
 		spots: places.map((place) => spotsOf(home, place)),

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoHome } from '$lib/data/demo';
 import { NOW } from '../fixtures/tiny-home';
 import type { Home } from '../model';
-import { goesIn } from './goes-in';
+import { goesIn } from '../standing';
 import { buildZoneModel } from './build';
 import { layoutOf } from './explain';
 import { rulesAgainst } from './rules-against';
@@ -43,10 +43,10 @@ describe('why a group has no place', () => {
 		expect(whyLeft(model, layout, g).change.code).toBe('has-room');
 		const { N, K, demand } = model.problem;
 		// Every nook is left with half of the litres that it wants.
-		for (let n = 0; n < N; n++) layout.free[n * K] = demand[g * K]! / 2;
+		for (let n = 0; n < N; n++) layout.free[n * K] = demand[(g * N + n) * K]! / 2;
 		const { change } = whyLeft(model, layout, g);
 		expect(change).toMatchObject({ code: 'needs-room', short: 'litres', heldBy: [] });
-		expect(change.code === 'needs-room' && change.by).toBeCloseTo(demand[g * K]! / 2, 6);
+		expect(change.code === 'needs-room' && change.by).toBeCloseTo(demand[g * N * K]! / 2, 6);
 	});
 });
 
@@ -63,10 +63,10 @@ describe('rules against a group', () => {
 			expect(taken).toBe(cells.filter(({ hard }) => hard).length);
 			for (const { code, thingId } of rules) {
 				if (!thingId || (code !== 'too-tall' && code !== 'too-wide')) continue;
-				const alone = model.places.filter((place, n) => {
-					const space = model.spaces[n]!;
-					if (!space.ok || cells[n]!.hard !== code) return false;
-					const out = held.filter((thing) => goesIn(thing, place, space) !== 'goes');
+				const alone = model.places.filter((_, n) => {
+					const clear = model.clears[n];
+					if (!clear || cells[n]!.hard !== code) return false;
+					const out = held.filter((thing) => goesIn(thing, clear) !== 'goes');
 					return out.length === 1 && out[0]!.id === thingId;
 				});
 				expect(alone.length).toBeGreaterThan(0);

@@ -1,9 +1,8 @@
 import type { ZoneModel } from './build';
 import { smallestLift, type Lift } from './lifts';
 import type { Layout } from '../solvers/assignment';
+import { DIMENSIONS } from './build';
 import { rulesAgainst, type RuleAgainst } from './rules-against';
-
-const DIMENSIONS = ['litres', 'run', 'load'] as const;
 
 /** The smallest change that would give a group a place. */
 export type SmallestChange =
@@ -47,8 +46,9 @@ export function whyLeft(model: ZoneModel, layout: Layout, g: number): WhyLeft {
 		let worst = 0;
 		let short = 0;
 		for (let k = 0; k < K; k++) {
-			const over = demand[g * K + k]! - layout.free[n * K + k]!;
-			const share = demand[g * K + k]! > 0 ? over / demand[g * K + k]! : 0;
+			const taken = demand[(g * N + n) * K + k]!;
+			const over = taken - layout.free[n * K + k]!;
+			const share = taken > 0 ? over / taken : 0;
 			if (share > worst) [worst, short] = [share, k];
 		}
 		const isClashing = !layout.agrees(g, n);
@@ -63,13 +63,14 @@ export function whyLeft(model: ZoneModel, layout: Layout, g: number): WhyLeft {
 				code: 'needs-room',
 				nookId,
 				short: DIMENSIONS[short]!,
-				by: demand[g * K + short]! - layout.free[n * K + short]!,
+				by: demand[(g * N + n) * K + short]! - layout.free[n * K + short]!,
 				heldBy: model.parts
 					.map((part, other) => ({ part, other }))
 					.filter(({ other }) => layout.assignment[other] === n)
 					.sort(
 						(a, b) =>
-							demand[b.other * K + short]! - demand[a.other * K + short]! || a.other - b.other
+							demand[(b.other * N + n) * K + short]! - demand[(a.other * N + n) * K + short]! ||
+							a.other - b.other
 					)
 					.map(({ part }) => part.figures.groupId)
 			};

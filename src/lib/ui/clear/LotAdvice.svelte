@@ -2,6 +2,7 @@
 	import { advisedVerdict, VERDICT_KEYS } from '$lib/core/clearing';
 	import { categoryOf } from '$lib/core/model';
 	import { adviceText, dateText, STRENGTH_WORDS, VERDICT_WORDS } from '$lib/messages/clearing';
+	import { keepingText } from '$lib/messages/zoning';
 	import type { ClearDesk } from '$lib/state/clear-desk.svelte';
 	import CorrectButton from '$lib/ui/frame/CorrectButton.svelte';
 
@@ -32,6 +33,7 @@
 	{:else}
 		<p class="mb-3">No concerns: keep it.</p>
 	{/each}
+	{#if desk.keeping}<p class="mb-3">{keepingText(desk.keeping, desk.home)}</p>{/if}
 	<div
 		class="grid grid-cols-[repeat(auto-fit,minmax(min(8.5rem,100%),1fr))] gap-2"
 		role="group"

@@ -1,6 +1,7 @@
 <script lang="ts" module>
 	import type { Group } from '$lib/core/model';
 	import type { PriceNote } from '$lib/messages/zoning';
+	import type { Heat } from '$lib/state/place-desk.svelte';
 
 	export interface NookNote {
 		readonly group: Group;
@@ -12,6 +13,7 @@
 	export interface NookMarks {
 		readonly notes: readonly NookNote[];
 		readonly price: PriceNote | undefined;
+		readonly heat: Heat | undefined;
 		readonly caption: string;
 		readonly isFlagged: boolean;
 		readonly isSelected: boolean;
@@ -23,7 +25,7 @@
 </script>
 
 <script lang="ts">
-	import { fits, fitWords, nookWords, type NookBox } from './front-geometry';
+	import { fits, LINE, nookWords, wrapWords, type NookBox } from './front-geometry';
 	import NoteTag from './NoteTag.svelte';
 	import { layTags } from './tag-layout';
 
@@ -39,6 +41,7 @@
 		box,
 		notes,
 		price,
+		heat,
 		caption,
 		isFlagged,
 		isSelected,
@@ -54,6 +57,7 @@
 	const lay = $derived(layTags(box, notes.length, font(1)));
 	const label = $derived.by(() => {
 		if (price) return `${nook.name}: ${price.text}`;
+		if (heat) return `${nook.name}: ${heat.why}`;
 		const inIt = notes.map(({ group }) => group.name);
 		return `${nook.name}, in ${box.cabinet.name}${inIt.length ? `: ${inIt.join(', ')}` : ''}`;
 	});
@@ -76,7 +80,7 @@
 	onclick={onselect}
 	onkeydown={onkey}
 >
-	<title>{price?.why ?? nook.name}</title>
+	<title>{price?.why ?? heat?.why ?? nook.name}</title>
 	<rect
 		x={box.x}
 		y={box.y}
@@ -96,6 +100,16 @@
 			opacity="0.16"
 		/>
 	{/if}
+	{#if heat && !price}
+		<rect
+			x={box.x + 3}
+			y={box.y + 3}
+			width={Math.max(0, box.w - 6)}
+			height={Math.max(0, box.h - 6)}
+			fill="var(--color-primary)"
+			opacity={0.08 + 0.4 * heat.share}
+		/>
+	{/if}
 	{#each nook.obstructions as o (o.id)}
 		<rect
 			x={box.x + o.xMm}
@@ -108,15 +122,23 @@
 		/>
 	{/each}
 	{#if price}
-		<text
-			class="d-measure"
-			style:fill={tone[price.tone]}
-			x={box.x + box.w / 2}
-			y={box.y + box.h / 2 + font(5)}
-			font-size={font(13)}
-			font-weight="700"
-			text-anchor="middle">{fitWords(price.text, box.w, font(14))}</text
-		>
+		{@const px = price.tone === 'bad' ? 12 : 13}
+		{@const lines = wrapWords(price.text, box.textW - font(6), box.h, font(px))}
+		<!-- Where not even the words have room, a cross says no; the reason comes with a look nearer. -->
+		{#each lines.length || price.tone !== 'bad' ? lines : ['✕'] as line, i (i)}
+			<text
+				class={price.tone === 'bad' ? 'd-text' : 'd-measure'}
+				style:fill={tone[price.tone]}
+				x={box.x + box.textW / 2}
+				y={box.y +
+					box.h / 2 +
+					font(4.5) +
+					font(px) * LINE * (i - (Math.max(1, lines.length) - 1) / 2)}
+				font-size={font(px)}
+				font-weight="700"
+				text-anchor="middle">{line}</text
+			>
+		{/each}
 	{:else if !isBare}
 		{#if !notes.length || lay.named}
 			<text
@@ -149,6 +171,16 @@
 		</g>
 	{/if}
 </g>
+{#if heat && !price && fits(heat.text, box.textW, font(13))}
+	<text
+		class="d-measure heat"
+		x={box.x + box.textW - font(5)}
+		y={box.y + box.h - font(6)}
+		font-size={font(12.5)}
+		font-weight="700"
+		text-anchor="end">{heat.text}</text
+	>
+{/if}
 {#if notes.length && !price}
 	{#each notes.slice(0, lay.shown) as { group, part, pinned }, i (group.id)}
 		<NoteTag

@@ -3,6 +3,7 @@
 	import { formatLength } from '$lib/core/model';
 	import { HANGS_FROM_MM, reachHeights, type HiddenPlace } from '$lib/core/survey';
 	import type { PriceNote } from '$lib/messages/zoning';
+	import type { Heat } from '$lib/state/place-desk.svelte';
 	import CabinetTabs from './CabinetTabs.svelte';
 	import FoundPlaces from './FoundPlaces.svelte';
 	import HeightRule from './HeightRule.svelte';
@@ -23,6 +24,8 @@
 		held?: { readonly groupId: string; readonly nookId: string | null } | null;
 		/** While a tag is held: what each nook would mean. */
 		prices?: ReadonlyMap<string, PriceNote>;
+		/** How much each nook is wanted. */
+		heat?: ReadonlyMap<string, Heat>;
 		/** Whose reach is drawn. */
 		person?: Person | null;
 		/** Short words under a nook's name. */
@@ -52,6 +55,7 @@
 		onnote,
 		held = null,
 		prices,
+		heat,
 		person = null,
 		caption,
 		flagged,
@@ -233,8 +237,9 @@
 			<FrontNook
 				{box}
 				{font}
-				notes={notes?.get(id) ?? NO_NOTES}
+				notes={(heat ? undefined : notes?.get(id)) ?? NO_NOTES}
 				price={prices?.get(id)}
+				heat={heat?.get(id)}
 				caption={compactPx ? '' : (caption?.(id) ?? '')}
 				isFlagged={flagged?.has(id) ?? false}
 				isSelected={selected === id}

@@ -5,8 +5,8 @@ export interface Dragging<Held> {
 	/** What is taken hold of at this element; null: nothing can be. */
 	readonly find: (element: Element) => Held | null;
 	readonly start: (held: Held) => void;
-	/** The element under the pointer while it moves. */
-	readonly over?: (element: Element | null) => void;
+	/** The element under the pointer while it moves, and where on the screen that is, px. */
+	readonly over?: (element: Element | null, at: { readonly x: number; readonly y: number }) => void;
 	readonly drop: (element: Element | null) => void;
 	/** Nothing comes of it: Escape, a second finger, a call, the window lost. */
 	readonly cancel: () => void;
@@ -55,7 +55,7 @@ export function dragging<Held>(options: Dragging<Held>): Attachment<HTMLElement>
 		function move(event: PointerEvent) {
 			if (!pressed || event.pointerId !== pressed.id) return;
 			const far = Math.hypot(event.clientX - pressed.x, event.clientY - pressed.y);
-			if (isDragging) return options.over?.(under(event));
+			if (isDragging) return options.over?.(under(event), { x: event.clientX, y: event.clientY });
 			if (event.pointerType === 'touch') {
 				if (far > TREMBLE_PX) rest();
 			} else if (far > FAR_PX) begin();

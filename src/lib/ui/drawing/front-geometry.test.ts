@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoHome } from '$lib/data/demo';
 import { bareKitchen, NOW } from '$lib/core/fixtures/tiny-home';
 import { findHidden } from '$lib/core/survey';
-import { fitWords, frontGeometry, hiddenTopMm, nookWords } from './front-geometry';
+import { wrapWords, fitWords, frontGeometry, hiddenTopMm, nookWords } from './front-geometry';
 
 const demo = demoHome(NOW);
 
@@ -40,6 +40,12 @@ describe('the front view', () => {
 });
 
 describe('words on the drawing', () => {
+	it('are broken into as many lines as there is height for, or left out', () => {
+		expect(wrapWords('heavy, high up', 1000, 100, 10)).toEqual(['heavy, high up']);
+		expect(wrapWords('heavy, high up', 50, 100, 10)).toEqual(['heavy,', 'high up']);
+		expect(wrapWords('heavy, high up', 50, 20, 10)).toEqual([]);
+		expect(wrapWords('heavy, high up', 20, 100, 10)).toEqual([]);
+	});
 	it('are cut where they do not fit', () => {
 		expect(fitWords('Larder shelf', 1000, 20)).toBe('Larder shelf');
 		expect(fitWords('Larder shelf', 80, 20)).toBe('Larder');

@@ -122,6 +122,28 @@ export function fitWords(text: string, widthMm: number, fontMm: number): string 
 	return '';
 }
 
+/**
+ * Breaks words into as many lines as there is height for; none when they do not fit so.
+ * @example wrapWords('heavy, high up', 60, 30, 10) // ['heavy,', 'high up']
+ */
+export function wrapWords(
+	text: string,
+	widthMm: number,
+	heightMm: number,
+	fontMm: number
+): string[] {
+	const lines: string[] = [];
+	for (const word of text.split(' ')) {
+		const longer = lines.length ? `${lines.at(-1)} ${word}` : word;
+		if (lines.length && fits(longer, widthMm, fontMm)) lines[lines.length - 1] = longer;
+		else if (fits(word, widthMm, fontMm)) lines.push(word);
+		else return [];
+	}
+	return lines.length * fontMm * LINE <= heightMm ? lines : [];
+}
+/** From one line to the next, in sizes of the type. */
+export const LINE = 1.15;
+
 /** Gives the words for a nook that fit its box: all of its name, else the part that tells it from its neighbours. */
 export function nookWords(box: NookBox, widthMm: number, fontMm: number): string {
 	const name = box.nook.name.replace(`${box.cabinet.name}: `, '');

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Flame from '@lucide/svelte/icons/flame';
 	import Lightbulb from '@lucide/svelte/icons/lightbulb';
 	import Square from '@lucide/svelte/icons/square';
 	import { findHidden } from '$lib/core/survey';
@@ -61,10 +62,16 @@
 				there.
 			</p>{/if}
 	{/if}
-	{#if desk.contested.length}
+	{#if desk.mostWanted.length}
 		<h4 class="mt-3">Most wanted places</h4>
+		<button
+			class="btn btn-sm mb-1"
+			aria-pressed={desk.showsWanted}
+			onclick={() => (desk.showsWanted = !desk.showsWanted)}
+			><Flame size={18} />{desk.showsWanted ? 'Hide on the walls' : 'Show on the walls'}</button
+		>
 		<ul>
-			{#each desk.contested as one (one.nookId)}
+			{#each desk.mostWanted as one (one.nookId)}
 				<li class="rule-top py-1">
 					<b>{home.nooks[one.nookId]?.name}</b>
 					<span class="text-sm">{contestedText(one, home)}</span>

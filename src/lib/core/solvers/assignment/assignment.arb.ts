@@ -12,7 +12,10 @@ export const problemArb = (
 		.chain(({ G, N }) =>
 			fc
 				.record({
-					demand: fc.array(fc.integer({ min: 1, max: 9 }), { minLength: G * 2, maxLength: G * 2 }),
+					demand: fc.array(fc.integer({ min: 1, max: 9 }), {
+						minLength: G * N * 2,
+						maxLength: G * N * 2
+					}),
 					capacity: fc.array(fc.integer({ min: 3, max: 20 }), {
 						minLength: N * 2,
 						maxLength: N * 2

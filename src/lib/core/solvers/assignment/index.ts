@@ -1,6 +1,7 @@
 export {
 	CAPACITY_TOLERANCE,
 	mixingOf,
+	takenEverywhere,
 	objectiveOf,
 	violations,
 	type Assignment as NookIndices,

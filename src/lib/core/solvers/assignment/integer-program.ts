@@ -145,16 +145,17 @@ export class AssignmentProgram {
 	}
 
 	private addCapacity(rows: Rows, here: readonly number[], n: number, k: number): void {
-		const { K, demand, capacity } = this.problem;
+		const { N, K, demand, capacity } = this.problem;
+		const taken = (g: number) => demand[(g * N + n) * K + k]!;
 		const room = capacity[n * K + k]!;
-		const sum = here.reduce((total, g) => total + demand[g * K + k]!, 0);
+		const sum = here.reduce((total, g) => total + taken(g), 0);
 		if (sum <= room) return;
 		// In shares of the room: millilitres and grams in one program would strain its tolerances.
 		const unit = room > 0 ? room : 1;
 		rows.add(
 			-Infinity,
 			room / unit,
-			here.map((g) => [this.columnOf(g, n), demand[g * K + k]! / unit])
+			here.map((g) => [this.columnOf(g, n), taken(g) / unit])
 		);
 	}
 

@@ -115,7 +115,7 @@ export class Layout {
 		if (n < 0) return true;
 		if (cost[g * N + n] === Infinity) return false;
 		for (let k = 0; k < K; k++)
-			if (demand[g * K + k]! > this.free[n * K + k]! + CAPACITY_TOLERANCE) return false;
+			if (demand[(g * N + n) * K + k]! > this.free[n * K + k]! + CAPACITY_TOLERANCE) return false;
 		return this.agrees(g, n);
 	}
 
@@ -124,7 +124,6 @@ export class Layout {
 		const { N, K, cost, demand } = this.problem;
 		const { free } = this;
 		const row = g * N;
-		const need = demand[g * K]! - CAPACITY_TOLERANCE;
 		let best = -1;
 		let least = Infinity;
 		for (let i = 0; i < list.length; i++) {
@@ -132,7 +131,7 @@ export class Layout {
 			// Pairs and mixing only add to what a part costs alone.
 			if (cost[row + n]! >= least) break;
 			// Most nooks are full: that is seen without a call.
-			if (free[n * K]! < need || !this.fits(g, n)) continue;
+			if (free[n * K]! < demand[(row + n) * K]! - CAPACITY_TOLERANCE || !this.fits(g, n)) continue;
 			const sum = this.costAt(g, n);
 			if (sum < least) {
 				best = n;
@@ -144,13 +143,14 @@ export class Layout {
 
 	/** Whether the capacities hold when two parts, which stand in different nooks, change places. */
 	swapFits(g: number, h: number): boolean {
-		const { K, demand } = this.problem;
+		const { N, K, demand } = this.problem;
 		const n = this.assignment[g]!;
 		const m = this.assignment[h]!;
 		for (let k = 0; k < K; k++) {
-			const more = demand[h * K + k]! - demand[g * K + k]!;
-			if (n >= 0 && more > this.free[n * K + k]! + CAPACITY_TOLERANCE) return false;
-			if (m >= 0 && -more > this.free[m * K + k]! + CAPACITY_TOLERANCE) return false;
+			const atN = n < 0 ? 0 : demand[(h * N + n) * K + k]! - demand[(g * N + n) * K + k]!;
+			if (n >= 0 && atN > this.free[n * K + k]! + CAPACITY_TOLERANCE) return false;
+			const atM = m < 0 ? 0 : demand[(g * N + m) * K + k]! - demand[(h * N + m) * K + k]!;
+			if (m >= 0 && atM > this.free[m * K + k]! + CAPACITY_TOLERANCE) return false;
 		}
 		return true;
 	}
@@ -241,7 +241,7 @@ export class Layout {
 			this.left -= sign;
 			return;
 		}
-		const { G, K, demand, kinds, mixing, apart } = this.problem;
+		const { G, N, K, demand, kinds, mixing, apart } = this.problem;
 		if (apart)
 			for (let bit = 0, left = apart.kinds[g]!; left; bit++, left >>= 1)
 				if (left & 1) this.zoneCount[apart.zone[n]! * KIND_BITS + bit]! -= sign;
@@ -255,7 +255,7 @@ export class Layout {
 			this.members[n * G + this.seat[g]!] = last;
 			this.seat[last] = this.seat[g]!;
 		}
-		for (let k = 0; k < K; k++) this.free[n * K + k]! += sign * demand[g * K + k]!;
+		for (let k = 0; k < K; k++) this.free[n * K + k]! += sign * demand[(g * N + n) * K + k]!;
 		for (let bit = 0, left = kinds[g]!; left; bit++, left >>= 1)
 			if (left & 1) this.kindCount[n * KIND_BITS + bit]! -= sign;
 	}

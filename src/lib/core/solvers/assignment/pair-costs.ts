@@ -2,10 +2,11 @@ import type { AssignmentProblem } from './problem';
 
 /** Tells whether two parts could ever share nook `n`, by their capacities and their kinds. */
 export function canShare(problem: AssignmentProblem, a: number, b: number, n: number): boolean {
-	const { K, demand, capacity, kinds, conflicts } = problem;
+	const { N, K, demand, capacity, kinds, conflicts } = problem;
 	if ((kinds[a]! & conflicts[b]!) | (kinds[b]! & conflicts[a]!)) return false;
 	for (let k = 0; k < K; k++)
-		if (demand[a * K + k]! + demand[b * K + k]! > capacity[n * K + k]! + 1e-6) return false;
+		if (demand[(a * N + n) * K + k]! + demand[(b * N + n) * K + k]! > capacity[n * K + k]! + 1e-6)
+			return false;
 	return true;
 }
 

@@ -1,12 +1,13 @@
 /**
  * A zone plan as plain arrays: G parts of groups go to N nooks. Read-only to every solver.
- * Row-major: `cost[g * N + n]`, `demand[g * K + k]`, `capacity[n * K + k]`, `distance[n * N + m]`.
+ * Row-major: `cost[g * N + n]`, `demand[(g * N + n) * K + k]`, `capacity[n * K + k]`, `distance[n * N + m]`.
  */
 export interface AssignmentProblem {
 	readonly G: number;
 	readonly N: number;
 	/** Number of capacities that hold at once (litres, front run, load). */
 	readonly K: number;
+	/** What a part takes of a nook: a row of jars takes more floor where the shelf above is low. */
 	readonly demand: Float64Array;
 	readonly capacity: Float64Array;
 	/** Weekly effort of a part in a nook; Infinity = a hard rule forbids it. */
@@ -56,6 +57,16 @@ export interface Pair {
 
 /** Nook index of each part; −1: without a nook. */
 export type Assignment = Int32Array;
+
+/**
+ * Writes what parts take that take the same everywhere, G × K, as the demand of a problem, G × N × K.
+ * @example takenEverywhere([5, 2], 2, 1) // [5, 5, 2, 2]
+ */
+export function takenEverywhere(taken: ArrayLike<number>, N: number, K: number): Float64Array {
+	const demand = new Float64Array(taken.length * N);
+	for (let i = 0; i < demand.length; i++) demand[i] = taken[Math.floor(i / (N * K)) * K + (i % K)]!;
+	return demand;
+}
 
 /** Room for rounding when loads are summed, in the capacities' own units. */
 export const CAPACITY_TOLERANCE = 1e-6;
@@ -128,7 +139,7 @@ export function violations(problem: AssignmentProblem, assignment: Assignment): 
 		const n = assignment[g]!;
 		if (n < 0) continue;
 		if (!Number.isFinite(cost[g * N + n]!)) found.push({ code: 'forbidden', part: g, nook: n });
-		for (let k = 0; k < K; k++) used[n * K + k]! += demand[g * K + k]!;
+		for (let k = 0; k < K; k++) used[n * K + k]! += demand[(g * N + n) * K + k]!;
 	}
 	for (let n = 0; n < N; n++) {
 		for (let k = 0; k < K; k++) {

@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { loadIntegerSolver } from '../../../workers/integer-solver';
 import { bruteForce, problemArb } from './assignment.arb';
 import { AssignmentProgram, type IntegerSolver } from './integer-program';
-import { objectiveOf, violations, type AssignmentProblem } from './problem';
+import { objectiveOf, takenEverywhere, violations, type AssignmentProblem } from './problem';
 import { DEFAULT_PROVE, proveAssignment } from './prove';
 
 let solver: IntegerSolver;
@@ -93,7 +93,7 @@ describe('proving a plan', () => {
 		G: 6,
 		N: 4,
 		K: 1,
-		demand: Float64Array.from([3, 4, 5, 3, 4, 5]),
+		demand: takenEverywhere([3, 4, 5, 3, 4, 5], 4, 1),
 		capacity: Float64Array.from([7, 8, 6, 9]),
 		cost: Float64Array.from({ length: 24 }, (_, i) => ((i * 37) % 23) + 1),
 		overflow: new Float64Array(6).fill(500),

@@ -23,31 +23,41 @@ interface Knapsack {
  * `steps` is the number of steps into which the largest capacity is cut; whole demands are kept as they are.
  */
 export function scaleKnapsacks(
-	{ G, N, K, demand, capacity }: AssignmentProblem,
+	{ G, N, K, cost, demand, capacity }: AssignmentProblem,
 	steps: number
 ): Knapsack[] {
-	const total = new Float64Array(K);
+	// N × K: what everything that may go to a nook would take there.
+	const total = new Float64Array(N * K);
 	const largest = new Float64Array(K).fill(1e-9);
-	for (let k = 0; k < K; k++) {
-		for (let g = 0; g < G; g++) total[k]! += demand[g * K + k]!;
-		// Room beyond all demand binds nothing and would only make the steps coarse.
-		for (let n = 0; n < N; n++)
-			largest[k] = Math.max(largest[k]!, Math.min(capacity[n * K + k]!, total[k]!));
-	}
-	const unit = largest.map((most, k) => {
-		let whole = most <= steps * 4;
-		for (let g = 0; g < G && whole; g++) whole = Number.isInteger(demand[g * K + k]!);
-		return whole ? 1 : most / steps;
-	});
-	const weights = Array.from(unit, (size, k) =>
-		Int32Array.from({ length: G }, (_, g) => Math.floor(demand[g * K + k]! / size + 1e-9))
-	);
+	const isWhole = new Uint8Array(K).fill(1);
+	for (let g = 0; g < G; g++)
+		for (let n = 0; n < N; n++) {
+			if (cost[g * N + n] === Infinity) continue;
+			for (let k = 0; k < K; k++) {
+				const taken = demand[(g * N + n) * K + k]!;
+				total[n * K + k]! += taken;
+				if (!Number.isInteger(taken)) isWhole[k] = 0;
+			}
+		}
+	// Room beyond all demand binds nothing and would only make the steps coarse.
+	const room = total.map((all, i) => Math.min(capacity[i]!, all));
+	room.forEach((most, i) => (largest[i % K] = Math.max(largest[i % K]!, most)));
+	const unit = largest.map((most, k) => (isWhole[k] && most <= steps * 4 ? 1 : most / steps));
 	return Array.from({ length: N }, (_, n) => {
 		let tight = 0;
 		for (let k = 1; k < K; k++)
-			if (capacity[n * K + k]! * total[tight]! < capacity[n * K + tight]! * total[k]!) tight = k;
-		const room = Math.min(capacity[n * K + tight]!, total[tight]!);
-		return { weights: weights[tight]!, room: Math.ceil(room / unit[tight]! - 1e-9) };
+			if (
+				capacity[n * K + k]! * total[n * K + tight]! <
+				capacity[n * K + tight]! * total[n * K + k]!
+			)
+				tight = k;
+		const size = unit[tight]!;
+		return {
+			weights: Int32Array.from({ length: G }, (_, g) =>
+				Math.floor(demand[(g * N + n) * K + tight]! / size + 1e-9)
+			),
+			room: Math.ceil(room[n * K + tight]! / size - 1e-9)
+		};
 	});
 }
 

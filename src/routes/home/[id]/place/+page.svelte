@@ -10,13 +10,12 @@
 	import { PlaceDesk } from '$lib/state/place-desk.svelte';
 	import { createHelpClient } from '$lib/workers/help.client';
 	import { createPlaceClient } from '$lib/workers/place.client';
-	import { dragging } from '$lib/ui/drawing/drag';
-	import FrontView from '$lib/ui/drawing/FrontView.svelte';
-	import TagChip from '$lib/ui/drawing/TagChip.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
+	import HeldBar from '$lib/ui/place/HeldBar.svelte';
 	import PlaceHead from '$lib/ui/place/PlaceHead.svelte';
 	import PlacePanel from '$lib/ui/place/PlacePanel.svelte';
+	import PlaceWalls from '$lib/ui/place/PlaceWalls.svelte';
 
 	const getStore = getHomeStore();
 	const desk = new PlaceDesk({
@@ -32,23 +31,6 @@
 	const { job } = desk;
 	const home = $derived(desk.home);
 	const isEmpty = $derived(!desk.walls.length || desk.model?.parts.length === 0);
-	const nookAt = (element: Element | null) =>
-		element?.closest('[data-nook]')?.getAttribute('data-nook');
-	/** A tag may also be dragged: where it is let go decides. */
-	const tagDrag = dragging({
-		find: (element) => {
-			const note = element.closest('[data-note]')?.getAttribute('data-note');
-			const [groupId, nookId] = note?.split('/') ?? [];
-			return groupId && nookId ? { groupId, nookId } : null;
-		},
-		start: ({ groupId, nookId }) => desk.take(groupId, nookId),
-		drop: (element) => {
-			const nookId = nookAt(element);
-			if (nookId) desk.drop(nookId);
-			else desk.letGo();
-		},
-		cancel: () => desk.letGo()
-	});
 </script>
 
 <svelte:window
@@ -116,62 +98,9 @@
 				on with it.
 			</p>
 		{/if}
-		{#if desk.held && desk.heldGroup}
-			<p class="held" role="status">
-				You hold <TagChip group={desk.heldGroup} /><span
-					>{#if desk.heldShare > 0 && desk.heldShare < 0.999}{Math.round(desk.heldShare * 100)} % of it;
-						the rest stays where it is.{' '}{/if}Tap a place, or press Enter on one, to put it down;
-					the figure is what it adds to the week’s effort, in metres. Esc lets go.</span
-				>
-			</p>
-		{/if}
-		<div {@attach tagDrag} class="flex flex-col gap-6">
-			{#each desk.walls as run (run.id)}
-				<section aria-label={run.name} class="run">
-					<h2 class="mb-1">{run.name}</h2>
-					<FrontView
-						{home}
-						{run}
-						notes={desk.notes}
-						prices={desk.prices}
-						held={desk.held}
-						selected={desk.looked?.nookId ?? null}
-						onselect={(id) => desk.drop(id)}
-						onnote={(groupId, nookId) => desk.pick(groupId, nookId)}
-					/>
-				</section>
-			{/each}
-		</div>
+		<HeldBar {desk} />
+		<PlaceWalls {desk} />
 	{/if}
 </Bench>
 
 {#snippet panel()}<PlacePanel {desk} />{/snippet}
-
-<style>
-	/* Over the head of the screen: nothing on the drawing moves while something is in hand. */
-	.held {
-		position: fixed;
-		top: 4px;
-		left: 96px;
-		right: 12px;
-		z-index: 30;
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 0.4rem;
-		padding: 0.5rem 0.75rem;
-		background: var(--color-base-100);
-		border: 2px solid var(--color-primary);
-	}
-	@media (max-width: 767px) {
-		.held {
-			left: 8px;
-			right: 8px;
-		}
-	}
-	@media print {
-		.run {
-			break-after: page;
-		}
-	}
-</style>

@@ -4,10 +4,12 @@ import { bareKitchen } from '../fixtures/tiny-home';
 import { DEFAULT_SETTINGS, mayLie, waysDown, type Thing } from '../model';
 import { baseAboveFloorMm, nooksInOrder, usableSpace } from '../survey';
 import { goesIn } from './goes-in';
+import { clearOf } from './room';
 
 const drawer = nooksInOrder(bareKitchen()).find(({ nook }) => nook.kind === 'drawer')!;
 const space = usableSpace(drawer.nook, baseAboveFloorMm(drawer), DEFAULT_SETTINGS);
 if (!space.ok) throw new Error('The drawer is measured.');
+const clear = clearOf(drawer.nook, space, DEFAULT_SETTINGS.play);
 const thing = (
 	category: string,
 	[widthMm, depthMm, heightMm]: readonly [number, number, number],
@@ -16,34 +18,25 @@ const thing = (
 
 describe('whether a thing goes in', () => {
 	it('lays down what may lie, and leaves upright what spills', () => {
-		expect(goesIn(thing('food.grains', [90, 60, 270]), drawer, space)).toBe('goes');
-		expect(goesIn(thing('food.oils', [75, 75, 270]), drawer, space)).toBe('too-tall');
-		expect(goesIn(thing('kitchen.appliances', [60, 60, 380], 'hand blender'), drawer, space)).toBe(
-			'goes'
-		);
-		expect(goesIn(thing('kitchen.appliances', [60, 60, 380], 'kettle'), drawer, space)).toBe(
-			'too-tall'
-		);
+		expect(goesIn(thing('food.grains', [90, 60, 270]), clear)).toBe('goes');
+		expect(goesIn(thing('food.oils', [75, 75, 270]), clear)).toBe('too-tall');
+		expect(goesIn(thing('kitchen.appliances', [60, 60, 380], 'hand blender'), clear)).toBe('goes');
+		expect(goesIn(thing('kitchen.appliances', [60, 60, 380], 'kettle'), clear)).toBe('too-tall');
 	});
 	it('turns what is long one way', () => {
-		const { widthMm, depthMm } = drawer.nook.inside;
-		expect(goesIn(thing('kitchen.pots', [depthMm!, widthMm!, 50]), drawer, space)).toBe('goes');
-		expect(goesIn(thing('kitchen.pots', [widthMm! + 1, 50, 50]), drawer, space)).toBe('too-wide');
+		const { widthMm, depthMm } = clear;
+		expect(goesIn(thing('kitchen.pots', [depthMm, widthMm, 50]), clear)).toBe('goes');
+		expect(goesIn(thing('kitchen.pots', [widthMm + 1, 50, 50]), clear)).toBe('too-wide');
 	});
 	it('is never hindered by lying being allowed, and what goes in is no larger than the place', () => {
 		const mm = fc.integer({ min: 10, max: 700 });
 		fc.assert(
 			fc.property(fc.tuple(mm, mm, mm), (piece) => {
 				const [firm, loose] = [thing('food.oils', piece), thing('kitchen.tools', piece)];
-				if (goesIn(firm, drawer, space) === 'goes')
-					expect(goesIn(loose, drawer, space)).toBe('goes');
-				if (goesIn(loose, drawer, space) !== 'goes') return;
+				if (goesIn(firm, clear) === 'goes') expect(goesIn(loose, clear)).toBe('goes');
+				if (goesIn(loose, clear) !== 'goes') return;
 				const sides = [...piece].sort((a, b) => a - b);
-				const inside = [
-					drawer.nook.inside.widthMm!,
-					drawer.nook.inside.depthMm!,
-					space.passes.heightMm
-				].sort((a, b) => a - b);
+				const inside = [clear.widthMm, clear.depthMm, clear.heightMm].sort((a, b) => a - b);
 				sides.forEach((side, i) => expect(side).toBeLessThanOrEqual(inside[i]!));
 			}),
 			{ seed: 191 }

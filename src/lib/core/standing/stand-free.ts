@@ -1,7 +1,7 @@
 import { waysDown, type SetDown, type Thing } from '../model';
-import { pileOf } from './contents';
-import type { Packing } from './room';
-import { piecesOf, type Good } from './wants';
+import { piecesOf, type Good } from './goods';
+import { pileOf } from './pile';
+import type { Clear } from './room';
 
 /** Goods on the shelf itself: one row from front to back, or a part of one. */
 export interface Lane {
@@ -37,44 +37,55 @@ interface Column extends SetDown {
 	readonly pile: number;
 }
 
+/** Answers for things and places that were asked about; both are made anew when they change. */
+const known = new WeakMap<object, WeakMap<Clear, Column | null>>();
+
 /** How a thing stands best: least floor a piece, upright before lying, the narrow side across; null: it does not go. */
-function columnOf(thing: Thing, packing: Packing, clearMm: number): Column | null {
-	const { room } = packing;
-	const depthMm = room.depthMm - packing.frontMm;
+export function columnOf(
+	thing: Pick<Thing, 'name' | 'category' | 'piece'>,
+	clear: Clear
+): Column | null {
+	let own = known.get(thing);
+	if (!own) known.set(thing, (own = new WeakMap()));
+	let column = own.get(clear);
+	if (column === undefined) own.set(clear, (column = bestColumn(thing, clear)));
+	return column;
+}
+
+function bestColumn(
+	thing: Pick<Thing, 'name' | 'category' | 'piece'>,
+	{ widthMm, depthMm, heightMm, passWidthMm }: Clear
+): Column | null {
 	let best: Column | null = null;
+	let least = Infinity;
 	for (const way of waysDown(thing)) {
-		if (way.upMm > clearMm) continue;
-		const pile = pileOf(way, Math.max(way.upMm, Math.min(clearMm, STAND_HIGH_MM)), thing);
-		for (const [across, back] of [
-			[way.narrowMm, way.longMm],
-			[way.longMm, way.narrowMm]
-		] as const) {
-			if (across > Math.min(room.widthMm, room.passWidthMm) || back > depthMm) continue;
-			// Laid down or on edge only where that saves much.
-			const worth = best && best.upMm !== way.upMm ? WORTH_LAYING : 1;
-			const isBetter =
-				!best || (across * back) / pile < ((best.across * best.back) / best.pile) * worth - 1e-9;
-			if (isBetter) best = { ...way, across, back, pile };
-		}
+		const { narrowMm, longMm, upMm } = way;
+		if (upMm > heightMm || narrowMm > passWidthMm) continue;
+		const pile = pileOf(way, Math.max(upMm, Math.min(heightMm, STAND_HIGH_MM)), thing);
+		const floor = (narrowMm * longMm) / pile;
+		// Laid down or on edge only where that saves much.
+		if (best && floor >= least * (best.upMm === upMm ? 1 : WORTH_LAYING) - 1e-9) continue;
+		// The narrow side across where there is the choice.
+		const across = narrowMm <= widthMm && longMm <= depthMm ? narrowMm : longMm;
+		const back = across === narrowMm ? longMm : narrowMm;
+		if (across > widthMm || back > depthMm) continue;
+		best = { narrowMm, longMm, upMm, across, back, pile };
+		least = floor;
 	}
 	return best;
 }
 
 /** By how much the best way to stand a thing falls short. */
-function shortOf(good: Good, packing: Packing, clearMm: number): TooLarge {
+function shortOf(good: Good, { widthMm, depthMm, heightMm }: Clear): TooLarge {
 	const ways = waysDown(good.thing);
-	const low = ways.filter(({ upMm }) => upMm <= clearMm);
+	const low = ways.filter(({ upMm }) => upMm <= heightMm);
 	if (!low.length)
 		return {
 			good,
 			side: 'height',
-			shortMm: Math.ceil(Math.min(...ways.map(({ upMm }) => upMm)) - clearMm)
+			shortMm: Math.ceil(Math.min(...ways.map(({ upMm }) => upMm)) - heightMm)
 		};
-	const { room, frontMm } = packing;
-	const [short, long] = [
-		Math.min(room.widthMm, room.depthMm - frontMm),
-		Math.max(room.widthMm, room.depthMm - frontMm)
-	];
+	const [short, long] = [Math.min(widthMm, depthMm), Math.max(widthMm, depthMm)];
 	const over = low.map(({ narrowMm, longMm }) => Math.max(narrowMm - short, longMm - long));
 	return { good, side: 'floor', shortMm: Math.max(1, Math.ceil(Math.min(...over))) };
 }
@@ -85,15 +96,13 @@ function shortOf(good: Good, packing: Packing, clearMm: number): TooLarge {
  */
 export function standFree(
 	goods: readonly Good[],
-	packing: Packing
+	clear: Clear
 ): { lanes: Lane[]; tooLarge: TooLarge[] } {
-	const { room } = packing;
-	const clearMm = Math.min(room.heightMm, room.passHeightMm) - 5;
-	const depthMm = room.depthMm - packing.frontMm;
+	const { depthMm, heightMm: clearMm } = clear;
 	const tooLarge: TooLarge[] = [];
 	const standing = goods.flatMap((good) => {
-		const column = clearMm > 0 && depthMm > 0 ? columnOf(good.thing, packing, clearMm) : null;
-		if (!column) tooLarge.push(shortOf(good, packing, clearMm));
+		const column = clearMm > 0 && depthMm > 0 ? columnOf(good.thing, clear) : null;
+		if (!column) tooLarge.push(shortOf(good, clear));
 		return column ? [{ good, column }] : [];
 	});
 	// Wide rows first; of equal ones what is used more, so that it comes to the front of a shared row.

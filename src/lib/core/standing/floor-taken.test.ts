@@ -1,0 +1,113 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { bareKitchen } from '../fixtures/tiny-home';
+import { nooksInOrder } from '../survey';
+import { overlaps, solvePacking } from '../solvers/packing';
+import { freeFrontMm, frontTaken } from './floor-taken';
+import { piecesOf, type Good } from './goods';
+import type { Clear } from './room';
+import { standFree } from './stand-free';
+
+const SHELF: Clear = { widthMm: 600, depthMm: 300, heightMm: 250, passWidthMm: 600 };
+let made = 0;
+const good = (
+	[widthMm, depthMm, heightMm]: readonly [number, number, number],
+	pieces: number,
+	category = 'food.oils'
+): Good => {
+	const id = `t${++made}`;
+	const thing = { id, name: id, category, massG: 100, piece: { widthMm, depthMm, heightMm } };
+	return piecesOf({ thing, pieces: 0, volumeMl: 0, massG: 0, usesPerWeek: 1 } as never, pieces);
+};
+
+describe('the front that goods take', () => {
+	it('is the floor of their piles over the depth', () => {
+		const tins = good([75, 75, 110], 8, 'food.cans-veg');
+		expect(frontTaken([tins], SHELF)).toEqual({ frontMm: 75, deepMm: 75 });
+		expect(frontTaken([tins], { ...SHELF, heightMm: 120 }).frontMm).toBe(150);
+	});
+	it('is nothing for what does not go in, which another rule speaks of', () => {
+		expect(frontTaken([good([700, 700, 100], 1)], SHELF)).toEqual({ frontMm: 0, deepMm: 0 });
+	});
+	it('is far more than there is where pieces of less floor do not pack', () => {
+		// 340 and 220 do not stand behind each other in 520, and side by side with the jars they are too wide.
+		const shelf = { widthMm: 544, depthMm: 510, heightMm: 300, passWidthMm: 544 };
+		const goods = [good([340, 340, 180], 1), good([220, 220, 290], 1), good([95, 95, 250], 5)];
+		const { frontMm, deepMm } = frontTaken(goods, shelf);
+		expect(frontMm).toBeLessThan(shelf.widthMm);
+		expect(deepMm).toBeGreaterThan(shelf.widthMm);
+		expect(frontTaken(goods, { ...shelf, widthMm: 660 }).deepMm).toBeLessThan(660);
+	});
+	it('says yes only where the rows really lie side by side', () => {
+		const side = fc.integer({ min: 40, max: 320 });
+		let said = 0;
+		fc.assert(
+			fc.property(
+				fc.array(
+					fc.tuple(side, side, fc.integer({ min: 40, max: 240 }), fc.integer({ min: 1, max: 6 })),
+					{
+						minLength: 1,
+						maxLength: 6
+					}
+				),
+				(rows) => {
+					const goods = rows.map(([w, d, h, n]) => good([w, d, h], n));
+					const { frontMm, deepMm } = frontTaken(goods, SHELF);
+					if (frontMm > SHELF.widthMm || deepMm > SHELF.widthMm) return;
+					said++;
+					const { lanes } = standFree(goods, SHELF);
+					const { placed } = solvePacking({
+						width: 600,
+						depth: 300,
+						obstructions: [],
+						pieces: lanes.map(({ w, d }) => ({ w, d, turn: true }))
+					});
+					expect(placed).toHaveLength(lanes.length);
+					const rects = placed.map(({ piece, x, y, turned }) => {
+						const { w, d } = lanes[piece]!;
+						return { x, y, w: turned ? d : w, d: turned ? w : d };
+					});
+					rects.forEach((one, i) => {
+						expect(one.x + one.w).toBeLessThanOrEqual(600);
+						expect(one.y + one.d).toBeLessThanOrEqual(300);
+						expect(rects.slice(i + 1).some((other) => overlaps(one, other))).toBe(false);
+					});
+				}
+			),
+			{ seed: 1311, numRuns: 200 }
+		);
+		expect(said).toBeGreaterThan(30);
+	});
+	it('never grows with the height', () => {
+		const side = fc.integer({ min: 40, max: 200 });
+		fc.assert(
+			fc.property(side, side, side, fc.integer({ min: 1, max: 20 }), (w, d, h, n) => {
+				const goods = [good([w, d, h], n)];
+				const at = (heightMm: number) => frontTaken(goods, { ...SHELF, heightMm }).frontMm;
+				if (h <= 200) expect(at(290)).toBeLessThanOrEqual(at(210) + 1e-9);
+			}),
+			{ seed: 1312 }
+		);
+	});
+});
+
+describe('the front that a place has', () => {
+	const { nook } = nooksInOrder(bareKitchen()).find(({ nook }) => nook.kind === 'shelf')!;
+	const at = (zMm: number, xMm = 0) =>
+		freeFrontMm(
+			{
+				...nook,
+				inside: { widthMm: 600, depthMm: 310, heightMm: 255 },
+				obstructions: [
+					{ kind: 'other', xMm, yMm: 0, zMm, widthMm: 200, depthMm: 300, heightMm: 100 } as never
+				]
+			},
+			SHELF,
+			10
+		);
+	it('is less what stands on the floor of it, not what hangs high', () => {
+		expect(at(0)).toBe(400);
+		expect(at(150)).toBe(600);
+		expect(at(0, 500)).toBe(500);
+	});
+});

@@ -1,0 +1,60 @@
+import type { Nook } from '../model';
+import { blockedBoxes, unionMm3 } from '../survey';
+import { solvePacking } from '../solvers/packing';
+import type { Good } from './goods';
+import type { Clear } from './room';
+import { standFree, type Lane } from './stand-free';
+
+/** What begins higher than this share of the height leaves the floor below it free. */
+const LOW_SHARE = 0.5;
+
+/** Rows that do not go on the floor side by side take so many times its front. */
+const FAR_OVER = 10;
+const PACKING_STEPS = 2000;
+
+/** What goods take of a place in millimetres of its front. */
+export interface FrontTaken {
+	/** Their floor, spread over the whole depth. */
+	readonly frontMm: number;
+	/** Width of the rows that are deeper than half of it, no two of which stand behind each other; far more where they do not pack. */
+	readonly deepMm: number;
+}
+
+/**
+ * Measures what goods take of a place when each thing stands in a row of its own, piled as it stands by itself: the same
+ * rows as Fit makes. What does not go in at all takes nothing.
+ * @example frontTaken([eightTinsOf75], shelf300Deep) // { frontMm: 75, deepMm: 75 }: four piles of two
+ */
+export function frontTaken(goods: readonly Good[], clear: Clear): FrontTaken {
+	let floorMm2 = 0;
+	let deepMm = 0;
+	const { lanes } = standFree(goods, clear);
+	for (const { w, d } of lanes) {
+		floorMm2 += w * d;
+		if (2 * d > clear.depthMm) deepMm += w;
+	}
+	const frontMm = floorMm2 / clear.depthMm;
+	const isOver = frontMm > clear.widthMm || deepMm > clear.widthMm;
+	return { frontMm, deepMm: isOver || packs(lanes, clear) ? deepMm : FAR_OVER * clear.widthMm };
+}
+
+/** Whether rows that take no more than a floor really stand on it; what hangs on a long search does not. */
+function packs(lanes: readonly Lane[], { widthMm, depthMm }: Clear): boolean {
+	if (lanes.reduce((sum, { w }) => sum + w, 0) <= widthMm) return true;
+	const pieces = lanes.map(({ w, d }) => ({ w: Math.ceil(w), d: Math.ceil(d), turn: true }));
+	const board = {
+		width: Math.floor(widthMm),
+		depth: Math.floor(depthMm),
+		obstructions: [],
+		pieces
+	};
+	return solvePacking(board, { steps: PACKING_STEPS }).placed.length === pieces.length;
+}
+
+/** Front of a place less what stands low in it, spread over the whole depth, mm. */
+export function freeFrontMm(nook: Nook, clear: Clear, pipeGapMm: number): number {
+	const low = blockedBoxes(nook, pipeGapMm)
+		.filter(({ z }) => z < clear.heightMm * LOW_SHARE)
+		.map((box) => ({ ...box, z: 0, h: 1 }));
+	return Math.max(0, clear.widthMm - unionMm3(low) / clear.depthMm);
+}

@@ -1,0 +1,44 @@
+import type { Holding } from '../grouping';
+import { pieceVolumeMl, usesPerWeek, type Thing } from '../model';
+
+/** So many pieces of one thing. */
+export interface Good {
+	readonly thing: Thing;
+	/** Whole: what is begun takes its full size. */
+	readonly pieces: number;
+	readonly volumeMl: number;
+	readonly massG: number;
+	readonly usesPerWeek: number;
+}
+
+/** So many pieces of what a good is. */
+export const piecesOf = (good: Good, pieces: number): Good => ({
+	...good,
+	pieces,
+	volumeMl: pieceVolumeMl(good.thing) * pieces,
+	massG: good.thing.massG * pieces
+});
+
+/** Volume of goods, or of what is left over of them, ml. */
+export const volumeOf = (goods: readonly { readonly volumeMl: number }[]): number =>
+	goods.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+export const massOf = (goods: readonly Good[]): number =>
+	goods.reduce((sum, { massG }) => sum + massG, 0);
+
+/** Gathers what is held of things, thing by thing, by id. */
+export function goodsOf(shares: readonly Pick<Holding, 'thing' | 'pieces'>[]): Good[] {
+	const counts = new Map<string, { thing: Thing; pieces: number }>();
+	for (const { thing, pieces } of shares) {
+		const known = counts.get(thing.id);
+		if (known) known.pieces += pieces;
+		else counts.set(thing.id, { thing, pieces });
+	}
+	return [...counts.values()]
+		.map(({ thing, pieces }) => {
+			const uses = usesPerWeek(thing);
+			const whole = Math.ceil(pieces - 1e-9);
+			return piecesOf({ thing, pieces: 0, volumeMl: 0, massG: 0, usesPerWeek: uses }, whole);
+		})
+		.filter(({ pieces }) => pieces > 0)
+		.sort((a, b) => (a.thing.id < b.thing.id ? -1 : 1));
+}

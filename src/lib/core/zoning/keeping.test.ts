@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest';
+import { demoHome } from '../../data/demo';
+import { apply, NOW } from '../fixtures/tiny-home';
+import { buildZoneModel } from './build';
+import { layoutOf } from './explain';
+import { keepingCosts } from './keeping';
+import { placeHome } from './solve';
+
+const home = demoHome(NOW);
+const model = buildZoneModel(home);
+const plan = placeHome(home, { seed: 1, moves: 60_000 }, model);
+const layout = layoutOf(model, plan.assignments);
+const costs = keepingCosts(model, layout);
+
+describe('what keeping a thing costs', () => {
+	it('is named for some things of a full home, and at least three metres a week', () => {
+		expect(costs.size).toBeGreaterThan(3);
+		for (const { savedM } of costs.values()) expect(savedM).toBeGreaterThanOrEqual(3);
+	});
+	it('is what the other group saves in its room once the thing is gone', () => {
+		let seen = 0;
+		for (const { thingId, nookId, groupId, savedM } of [...costs.values()].slice(0, 12)) {
+			const gone = apply(home, (draft) => {
+				for (const lot of Object.values(draft.lots))
+					if (lot.thingId === thingId) delete draft.lots[lot.id];
+			});
+			const without = buildZoneModel(gone);
+			const after = layoutOf(without, plan.assignments);
+			const n = without.places.findIndex(({ nook }) => nook.id === nookId);
+			// Parting may come out otherwise without the thing: then there is nothing to compare.
+			if (without.parts.length !== model.parts.length) continue;
+			const moved = without.parts.findIndex(
+				({ figures }, g) =>
+					figures.groupId === groupId &&
+					after.assignment[g] !== n &&
+					after.assignment[g]! >= 0 &&
+					after.fits(g, n) &&
+					Math.abs(after.costAt(g, after.assignment[g]!) - after.costAt(g, n) - savedM) < 1
+			);
+			expect([thingId, moved >= 0]).toEqual([thingId, true]);
+			seen++;
+		}
+		expect(seen).toBeGreaterThan(2);
+	}, 30_000);
+	it('is nothing where nothing is placed', () =>
+		expect(keepingCosts(model, layoutOf(model, []))).toEqual(new Map()));
+});
