@@ -196,7 +196,7 @@ test('Fit, Mark: containers go in and are bought; their labels come as PDF and S
 	await goTo(page, 'Fit');
 	await expect(page.getByRole('group', { name: 'Arrangements' })).toBeVisible();
 	await expect(
-		page.getByRole('img', { name: /from above, front edge at the bottom, drawn to scale/ })
+		page.getByRole('group', { name: /from above, front edge at the bottom, drawn to scale/ })
 	).toBeVisible();
 	await expect(page.getByRole('img', { name: /from the front, drawn to scale/ })).toBeVisible();
 	await page.getByRole('button', { name: 'Keep this one' }).click();

@@ -7,7 +7,8 @@ import {
 	type ShelfSetting,
 	type ShopCard,
 	type ShopPlace,
-	type StandIn
+	type StandIn,
+	type Stood
 } from '../core/fitting';
 import {
 	formatLength,
@@ -34,6 +35,18 @@ export const filledText = (home: Home, massG: number, holds: readonly Held[]): s
 			massG
 		)
 	);
+
+/** Says what stands in the way of a move by hand. @example 'It stays: 6 white beans stand there.' */
+export function handHitText(home: Home, { placements, standing }: Stood, hits: readonly string[]) {
+	const names = hits.map((id) => {
+		if (id === 'wall') return 'the side of the cabinet is';
+		const container = placements.find((one) => one.id === id);
+		if (container) return `${home.containerKinds[container.kindId]?.name ?? 'a container'} stands`;
+		const row = standing.find((one) => one.id === id);
+		return row ? `${row.names[0] ?? 'a row'} stands` : 'something fixed is';
+	});
+	return `It stays where it was: ${names[0]} there.`;
+}
 
 /** Says what did not go in and why. @example '2 × wok: 14 mm too tall here.' */
 export function overText(

@@ -9,9 +9,11 @@ import {
 	type ArrangementName,
 	type Elsewhere,
 	type FitResult,
+	type KeptArrangement,
 	type KeptFit,
 	type LeftOver,
-	type ShelfSetting
+	type ShelfSetting,
+	type Stood
 } from '../core/fitting';
 import {
 	activePlan,
@@ -28,6 +30,7 @@ import { nooksInOrder, type NookPlace } from '../core/survey';
 import { countText } from '../messages/numbers';
 import type { FitAnswer, FitProgress } from '../workers/fit.protocol';
 import type { HomeStore } from './home-store.svelte';
+import { HandDesk } from './hand-desk.svelte';
 import { Job, type JobRunner } from './job.svelte';
 
 export interface FitDeskDeps {
@@ -63,6 +66,8 @@ export class FitDesk {
 	/** null: the best one. */
 	#style = $state.raw<ArrangementName | null>(null);
 	#picked = $state.raw<string | null>(null);
+	/** The place that was fitted by itself when it was come to. */
+	#asked: string | null = null;
 	/** How far fitting all places is; null: it is not going on. */
 	#round = $state.raw<FitProgress | null>(null);
 	/** What fitting all together came to; null: not done since the page was opened. */
@@ -77,9 +82,19 @@ export class FitDesk {
 	/** What was found for the shelves of a place, and of which home. */
 	#shelves = $state.raw<{ of: Home; nookId: string; setting: ShelfSetting | null } | null>(null);
 
+	/** Moves by hand what stands in the place at hand. */
+	readonly hand: HandDesk;
+
 	constructor(deps: FitDeskDeps) {
 		this.#deps = deps;
 		this.job = new Job(deps.runner);
+		this.hand = new HandDesk({
+			home: () => this.home,
+			nookId: () => this.nookId,
+			stood: () => this.shown,
+			keep: (stood) => this.#keepByHand(stood),
+			say: deps.say
+		});
 	}
 
 	get home(): Home {
@@ -175,6 +190,7 @@ export class FitDesk {
 		this.#chosen = nookId;
 		this.#style = null;
 		this.#picked = null;
+		this.#asked = null;
 	}
 	try(name: ArrangementName): void {
 		this.#style = name;
@@ -182,8 +198,12 @@ export class FitDesk {
 
 	/** Fits the place at hand, if there is nothing of it to show. */
 	async showSomething(): Promise<void> {
-		if (this.nookId && !this.result && (!this.kept || this.isStale) && !this.job.isRunning)
-			await this.fit();
+		const { nookId } = this;
+		if (!nookId || this.result || (this.kept && !this.isStale) || this.job.isRunning) return;
+		// Asked once a place: what failed is not asked again and again.
+		if (this.#asked === nookId) return;
+		this.#asked = nookId;
+		await this.fit();
 	}
 	/** Fits the place at hand; the answer is that place's, whichever is looked at when it comes. */
 	async fit(): Promise<void> {
@@ -200,7 +220,7 @@ export class FitDesk {
 	keep(): void {
 		const { arrangement, result } = this;
 		if (arrangement && result && 'fingerprint' in result)
-			this.#keep(result.nookId, arrangement, result.fingerprint);
+			this.#keep(result.nookId, keptOf(arrangement), result.fingerprint);
 	}
 	/** Fits all that is open together: they share what the house has, and what is bought is chosen for the whole home. */
 	async fitAll(): Promise<void> {
@@ -371,14 +391,31 @@ export class FitDesk {
 		const answer = await this.job.start({ home: this.home, options: { nookIds } });
 		return answer?.result ?? null;
 	}
-	#keep(nookId: string, arrangement: Arrangement, fingerprint: string): void {
+	/** Keeps what stands here as it was moved by hand, with what goes in and what it costs as before. */
+	#keepByHand({ placements, standing }: Stood): void {
+		const { nookId, arrangement, kept, result } = this;
+		if (!nookId) return;
+		const tried = arrangement && result && 'fingerprint' in result ? result.fingerprint : null;
+		const base = arrangement ? keptOf(arrangement) : kept;
+		const fingerprint = tried ?? kept?.fingerprint;
+		if (!base || fingerprint === undefined) return;
+		const all = () => [...(this.shown?.placements ?? []), ...(this.shown?.standing ?? [])];
+		const at = all().findIndex(({ id }) => id === this.#picked);
+		const { leftOver, costMinor } = base;
+		this.#keep(nookId, { placements, standing, leftOver, costMinor }, fingerprint);
+		// What is kept has ids of its own: what was picked is the one in its place.
+		this.#picked = all()[at]?.id ?? null;
+	}
+	#keep(nookId: string, arrangement: KeptArrangement, fingerprint: string): void {
+		// Taken back by undo, the place is fitted anew.
+		this.#asked = null;
 		this.#deps
 			.store()
 			.run(
 				`fit ${this.home.nooks[nookId]?.name}`,
 				'keepArrangement',
 				nookId,
-				keptOf(arrangement),
+				arrangement,
 				fingerprint,
 				this.#deps.now(),
 				this.#deps.newId()

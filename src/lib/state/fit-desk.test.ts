@@ -63,6 +63,23 @@ describe('fitting a place', () => {
 		fit.goTo(first!);
 		expect(fit.result?.nookId).toBe(first);
 	});
+	it('fits a place that was come to while another was being fitted, once that is done; a failure is not asked again', async () => {
+		const { desk: fit, answer } = desk();
+		const [first, second] = fit.places.map(({ nook }) => nook.id as string);
+		fit.goTo(first!);
+		const asked = fit.showSomething();
+		fit.goTo(second!);
+		await fit.showSomething();
+		expect(fit.result).toBeUndefined();
+		answer();
+		await asked;
+		const next = fit.showSomething();
+		answer();
+		await next;
+		expect(fit.result?.nookId).toBe(second);
+		await fit.showSomething();
+		expect(fit.job.isRunning).toBe(false);
+	});
 	it('does not show an answer about what has changed since', async () => {
 		const { desk: fit, answer, store } = desk();
 		const asked = fit.fit();
@@ -154,5 +171,77 @@ describe('fitting a place', () => {
 		fit.goTo(other);
 		expect(fit.nookId).toBe(before);
 		expect(say).toHaveBeenCalledWith(expect.stringContaining('holds no group in the plan'));
+	});
+});
+
+describe('moving by hand what stands in a place', () => {
+	/** A place with two containers or rows, fitted. */
+	async function fitted() {
+		const at = desk();
+		for (const { nook } of at.desk.places) {
+			at.desk.goTo(nook.id);
+			const asked = at.desk.fit();
+			at.answer();
+			await asked;
+			const { shown } = at.desk;
+			if (shown && shown.placements.length + shown.standing.length > 1) return at;
+		}
+		throw new Error('No place of the home holds two things.');
+	}
+	const partsOf = ({ desk: { shown } }: { desk: FitDesk }) => [
+		...(shown?.placements ?? []),
+		...(shown?.standing ?? [])
+	];
+
+	it('draws what is dragged, keeps it where it is let go, and is undone as one step', async () => {
+		const at = await fitted();
+		const { desk: fit, store } = at;
+		const part = partsOf(at)[0]!;
+		const from = fit.hand.placeOf(part.id)!;
+		fit.pick(part.id);
+		const room = fit.nook!.inside;
+		// Somewhere on the floor there is room for it.
+		const spots = Array.from({ length: 900 }, (_, i) => ({
+			x: ((i % 30) * room.widthMm!) / 30,
+			y: (Math.floor(i / 30) * room.depthMm!) / 30
+		}));
+		const free = spots.find((to) => {
+			fit.hand.drag(part.id, to);
+			const drawn = [...fit.hand.drawn!.placements, ...fit.hand.drawn!.standing];
+			const isThere = drawn.find(({ id }) => id === part.id)!.xMm;
+			return fit.hand.hits.size === 0 && Math.abs(isThere - from.x) > 20;
+		});
+		expect(free).toBeDefined();
+		expect(fit.hand.isHolding).toBe(true);
+		expect(store.labels).toEqual([]);
+		fit.hand.drop();
+		expect(fit.hand.isHolding).toBe(false);
+		expect(store.labels).toEqual([`fit ${fit.nook!.name}`]);
+		expect(fit.picked?.xMm).not.toBe(from.x);
+		expect(fit.isStale).toBe(false);
+		store.undo();
+		expect(fit.kept).toBeUndefined();
+	});
+	it('leaves a part where it was when something stands there, and says what', async () => {
+		const at = await fitted();
+		const { desk: fit, store, say } = at;
+		const [one, two] = partsOf(at);
+		const to = fit.hand.placeOf(two!.id)!;
+		fit.hand.drag(one!.id, to);
+		expect(fit.hand.hits.has(two!.id)).toBe(true);
+		fit.hand.drop();
+		expect(say).toHaveBeenCalledWith(expect.stringMatching(/^It stays where it was: .+ there\.$/));
+		expect(store.labels).toEqual([]);
+		fit.hand.setAt(one!.id, { x: -50 });
+		const at0 = fit.hand.placeOf(partsOf(at)[0]!.id)!;
+		expect(at0.x).toBeGreaterThanOrEqual(0);
+	});
+	it('does nothing for a part that is not there', async () => {
+		const { desk: fit, store } = await fitted();
+		fit.hand.nudge('no', { x: 1, y: 0 });
+		fit.hand.turn('no');
+		fit.hand.drag('no', { x: 0, y: 0 });
+		fit.hand.drop();
+		expect([fit.hand.isHolding, store.labels]).toEqual([false, []]);
 	});
 });

@@ -15,6 +15,14 @@ export { contentsMl, DENSITIES, jarMl } from './decant';
 export { fitNook, type Arrangement, type FitResult, type LeftOver, type TooBig } from './fit';
 export { fitTogether, type HomeFit } from './fit-home';
 export { checkContents, type ContentsFault } from './check-contents';
+export {
+	movedByHand,
+	partBoxes,
+	placeByHand,
+	type HandMove,
+	type PartBox,
+	type Stood
+} from './by-hand';
 export { checkFit, rectOf, type FitViolation } from './check-fit';
 export {
 	keepArrangement,

@@ -12,10 +12,15 @@ import {
 import type { Arrangement } from './fit';
 
 /** What is kept of an arrangement; the figures that come with it are not. */
-export type KeptArrangement = Pick<
+export interface KeptArrangement extends Pick<
 	Arrangement,
-	'placements' | 'standing' | 'leftOver' | 'costMinor'
->;
+	'placements' | 'standing' | 'costMinor'
+> {
+	readonly leftOver: readonly (Omit<FitPlan['leftOver'][number], 'groupId' | 'thingId'> & {
+		readonly groupId: string;
+		readonly thingId: string | null;
+	})[];
+}
 
 /** The part of an arrangement that is kept. */
 export const keptOf = ({
@@ -35,10 +40,13 @@ function carryIds(
 	newId: () => string
 ): Placement[] {
 	const left = [...before];
+	const known = new Set(placements.map(({ id }) => id));
 	return placements.map((placement) => {
-		const at = left.findIndex(
-			({ kindId, groupId }) => kindId === placement.kindId && groupId === placement.groupId
-		);
+		const isLike = ({ kindId, groupId }: Placement) =>
+			kindId === placement.kindId && groupId === placement.groupId;
+		// What was moved by hand is itself; else the first like one that no other claims.
+		const own = left.findIndex((one) => one.id === placement.id && isLike(one));
+		const at = own >= 0 ? own : left.findIndex((one) => isLike(one) && !known.has(one.id));
 		const id = at >= 0 ? left.splice(at, 1)[0]!.id : PartId.parse(newId());
 		return { ...placement, id };
 	});
@@ -97,7 +105,7 @@ export function keepArrangement(
 			standing: [...standing],
 			leftOver: leftOver.map(({ groupId, thingId, pieces, volumeMl }) => ({
 				groupId: GroupId.parse(groupId),
-				thingId: ThingId.parse(thingId),
+				thingId: thingId === null ? null : ThingId.parse(thingId),
 				pieces,
 				volumeMl
 			})),

@@ -3,6 +3,8 @@
 	import { formatLength } from '$lib/core/model';
 	import { outerOf, rectOf } from '$lib/core/fitting';
 	import { holdsText } from '$lib/messages/fitting';
+	import type { HandDesk } from '$lib/state/hand-desk.svelte';
+	import { dragging } from './drag';
 	import { fitWords } from './front-geometry';
 	import { inkOf } from './tag-style';
 
@@ -10,25 +12,30 @@
 		home: Home;
 		nook: Nook;
 		fit: { placements: readonly Placement[]; standing: readonly Standing[] } | null;
-		/** `above`: x and depth; `front`: x and height. */
-		side: 'above' | 'front';
+		/** `above`: x and depth; `front`: x and height; `side`: depth, the front at the left, and height. */
+		side: 'above' | 'front' | 'side';
 		/** The container or row that stands out. */
 		picked?: string | null;
 		/** One was tapped; what is in it also stands in the panel. */
 		onpick?: (partId: string) => void;
+		/** Moves what stands there by hand: by dragging, and by the arrow keys. */
+		hand?: HandDesk;
 	}
-	let { home, nook, fit, side, picked = null, onpick }: Props = $props();
+	let { home, nook, fit, side, picked = null, onpick, hand }: Props = $props();
 
 	let widthPx = $state(600);
 	const PAD_PX = 40;
-	const insideW = $derived(nook.inside.widthMm ?? 300);
-	const insideD = $derived(
-		side === 'above' ? (nook.inside.depthMm ?? 300) : (nook.inside.heightMm ?? 300)
-	);
-	/** Both views of a nook take the same scale, so that they can be compared. */
-	const tallest = $derived(Math.max(nook.inside.depthMm ?? 300, nook.inside.heightMm ?? 300));
+	const depthMm = $derived(nook.inside.depthMm ?? 300);
+	/** Across the drawing, and down it. */
+	const insideW = $derived(side === 'side' ? depthMm : (nook.inside.widthMm ?? 300));
+	const insideD = $derived(side === 'above' ? depthMm : (nook.inside.heightMm ?? 300));
+	/** All views of a nook take the same scale, so that they can be compared. */
+	const tallest = $derived(Math.max(depthMm, nook.inside.heightMm ?? 300));
 	const scale = $derived(
-		Math.max(0.05, Math.min((widthPx - 2 * PAD_PX) / insideW, 380 / tallest, 1.1))
+		Math.max(
+			0.05,
+			Math.min((widthPx - 2 * PAD_PX) / (nook.inside.widthMm ?? 300), 380 / tallest, 1.1)
+		)
 	);
 	const PAD = $derived(PAD_PX / scale);
 	const font = (px: number) => px / scale;
@@ -44,59 +51,120 @@
 		round: boolean;
 		loose: boolean;
 	}
+	interface Solid {
+		readonly x: number;
+		readonly y: number;
+		readonly z: number;
+		readonly w: number;
+		readonly d: number;
+		readonly h: number;
+	}
 	/** The front edge lies at the bottom of the view from above, as one stands before it. */
 	const boxes = $derived.by((): Box[] => {
 		const found: (Box & { far: number })[] = [];
 		const tag = (id: string) => home.groups[id]?.tag ?? { hue: 7, code: '??' };
-		for (const block of fit?.standing ?? []) {
-			const above = side === 'above';
-			found.push({
-				id: block.id,
-				x: block.xMm,
-				y: above ? insideD - block.yMm - block.depthMm : insideD - block.heightMm,
-				w: block.widthMm,
-				h: above ? block.depthMm : block.heightMm,
-				...tag(block.groupId),
-				label: block.holds.length ? holdsText(home, block.holds) : block.names.join(', '),
-				round: false,
-				loose: true,
-				far: block.yMm
-			});
-		}
+		const put = (
+			{ x, y, z, w, d, h }: Solid,
+			words: Pick<Box, 'id' | 'label' | 'round' | 'loose' | 'hue' | 'code'>
+		) => {
+			const views = {
+				above: { x, y: insideD - y - d, w, h: d, far: -z },
+				front: { x, y: insideD - z - h, w, h, far: y },
+				side: { x: y, y: insideD - z - h, w: d, h, far: -x }
+			};
+			found.push({ ...views[side], ...words });
+		};
+		for (const row of fit?.standing ?? [])
+			put(
+				{ x: row.xMm, y: row.yMm, z: 0, w: row.widthMm, d: row.depthMm, h: row.heightMm },
+				{
+					id: row.id,
+					...tag(row.groupId),
+					label: row.holds.length ? holdsText(home, row.holds) : row.names.join(', '),
+					round: false,
+					loose: true
+				}
+			);
 		for (const placement of fit?.placements ?? []) {
 			const kind = home.containerKinds[placement.kindId];
 			if (!kind) continue;
-			const rect = rectOf(placement, kind);
-			const above = side === 'above';
-			found.push({
-				id: placement.id,
-				x: rect.x,
-				y: above ? insideD - rect.y - rect.d : insideD - placement.zMm - kind.heightMm,
-				w: rect.w,
-				h: above ? rect.d : kind.heightMm,
-				...tag(placement.groupId),
-				label: `${kind.name}: ${placement.holds.length ? holdsText(home, placement.holds) : (home.groups[placement.groupId]?.name ?? '')}`,
-				round: kind.shape === 'round' && above && outerOf(kind).widthMm === outerOf(kind).depthMm,
-				loose: false,
-				far: above ? placement.zMm * -1 : rect.y
-			});
+			const { widthMm, depthMm } = outerOf(kind);
+			put(
+				{ ...rectOf(placement, kind), z: placement.zMm, h: kind.heightMm },
+				{
+					id: placement.id,
+					...tag(placement.groupId),
+					label: `${kind.name}: ${placement.holds.length ? holdsText(home, placement.holds) : (home.groups[placement.groupId]?.name ?? '')}`,
+					round: kind.shape === 'round' && side === 'above' && widthMm === depthMm,
+					loose: false
+				}
+			);
 		}
 		return found.sort((a, b) => b.far - a.far);
 	});
+	const SIDES = {
+		above: 'from above, front edge at the bottom',
+		front: 'from the front',
+		side: 'from the left side, front edge at the left'
+	};
+
+	let drawing = $state<SVGSVGElement>();
+	/** From where a part was taken hold of to where it is drawn now, in mm of its place. */
+	const drag = dragging<string>({
+		find: (element) => (hand && element.closest('[data-part]')?.getAttribute('data-part')) || null,
+		start: (id, at) => {
+			const from = hand?.placeOf(id);
+			taken = from ? { id, at, from } : null;
+		},
+		over: (_, at) => {
+			if (!taken || !drawing) return;
+			const mm = (insideW + 2 * PAD) / drawing.getBoundingClientRect().width;
+			const [dx, dy] = [(at.x - taken.at.x) * mm, (at.y - taken.at.y) * mm];
+			const { x, y } = taken.from;
+			// From the front only sideways, from the side only in depth.
+			const to = {
+				above: { x: x + dx, y: y - dy },
+				front: { x: x + dx, y },
+				side: { x, y: y + dx }
+			};
+			hand?.drag(taken.id, to[side]);
+		},
+		drop: () => hand?.drop(),
+		cancel: () => hand?.cancel()
+	});
+	let taken: { id: string; at: { x: number; y: number }; from: { x: number; y: number } } | null =
+		null;
+
+	const FAR_MM = 10;
+	function keys(event: KeyboardEvent, id: string) {
+		if (event.key === 'Enter' || event.key === ' ') {
+			event.preventDefault();
+			return onpick?.(id);
+		}
+		const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[
+			event.key
+		];
+		if (!hand || !way || event.ctrlKey || event.metaKey) return;
+		event.preventDefault();
+		const [across, up] = way.map((step) => step * (event.shiftKey ? FAR_MM : 1)) as [
+			number,
+			number
+		];
+		// What is up on the drawing is back in the place; from the side, to the right is.
+		if (side === 'side') hand.nudge(id, { x: 0, y: across });
+		else hand.nudge(id, { x: across, y: side === 'above' ? up : 0 });
+	}
 </script>
 
-<div bind:clientWidth={widthPx} class="w-full">
+<div bind:clientWidth={widthPx} class="w-full" {@attach drag}>
 	<svg
 		width={(insideW + 2 * PAD) * scale}
 		height={(insideD + 2 * PAD) * scale}
 		viewBox="{-PAD} {-PAD} {insideW + 2 * PAD} {insideD + 2 * PAD}"
-		role="img"
-		aria-label="{nook.name} {side === 'above'
-			? 'from above, front edge at the bottom'
-			: 'from the front'}, drawn to scale: {boxes.length
-			? boxes.map((box) => box.label).join('; ')
-			: 'empty'}"
+		role="group"
+		aria-label="{nook.name} {SIDES[side]}, drawn to scale{boxes.length ? '' : ': empty'}"
 		class="mx-auto block max-w-full"
+		bind:this={drawing}
 	>
 		<rect
 			x="0"
@@ -107,29 +175,31 @@
 			style="fill:var(--color-base-100)"
 		/>
 		{#each nook.obstructions as o, i (i)}
+			{@const x = side === 'side' ? o.yMm : o.xMm}
+			{@const y = side === 'above' ? insideD - o.yMm - o.depthMm : insideD - o.zMm - o.heightMm}
 			<rect
-				x={o.xMm}
-				y={side === 'above' ? insideD - o.yMm - o.depthMm : insideD - o.zMm - o.heightMm}
-				width={o.widthMm}
+				{x}
+				{y}
+				width={side === 'side' ? o.depthMm : o.widthMm}
 				height={side === 'above' ? o.depthMm : o.heightMm}
 				fill="url(#hatch)"
 				stroke="var(--color-base-content)"
 				vector-effect="non-scaling-stroke"
 			/>
-			<text
-				class="d-text"
-				x={o.xMm + font(4)}
-				y={(side === 'above' ? insideD - o.yMm - o.depthMm : insideD - o.zMm - o.heightMm) -
-					font(3)}
-				font-size={font(11)}>{o.kind}</text
-			>
+			<text class="d-text" x={x + font(4)} y={y - font(3)} font-size={font(11)}>{o.kind}</text>
 		{/each}
 		{#each boxes as box (box.id)}
-			<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
 			<g
-				class={onpick ? 'cursor-pointer' : ''}
+				class="part"
 				class:is-picked={box.id === picked}
+				class:is-hit={hand?.hits.has(box.id)}
+				data-part={box.id}
+				role="button"
+				tabindex="0"
+				aria-label={box.label}
+				aria-pressed={box.id === picked}
 				onclick={() => onpick?.(box.id)}
+				onkeydown={(event) => keys(event, box.id)}
 			>
 				<title>{box.label}</title>
 				{#if box.round}
@@ -204,19 +274,35 @@
 			transform="translate({insideW + font(18)} {insideD / 2}) rotate(90)"
 			>{formatLength(insideD, home.units)}</text
 		>
-		{#if side === 'above'}
+		{#if side !== 'front'}
 			<text
 				class="d-measure"
-				x={insideW / 2}
+				x={side === 'above' ? insideW / 2 : 0}
 				y={insideD + font(15)}
 				font-size={font(11.5)}
-				text-anchor="middle">front edge</text
+				text-anchor={side === 'above' ? 'middle' : 'start'}>front edge</text
 			>
 		{/if}
 	</svg>
 </div>
 
 <style>
+	.part {
+		cursor: pointer;
+	}
+	.part:focus-visible {
+		outline: none;
+	}
+	.part:focus-visible rect:first-of-type,
+	.part:focus-visible circle {
+		stroke: var(--color-primary);
+		stroke-width: 4;
+	}
+	.is-hit rect:first-of-type,
+	.is-hit circle {
+		fill: color-mix(in oklab, var(--color-error) 30%, #fffdf7);
+		stroke: var(--color-error);
+	}
 	.is-picked rect,
 	.is-picked circle {
 		stroke-width: 4;

@@ -4,7 +4,8 @@ import type { Attachment } from 'svelte/attachments';
 export interface Dragging<Held> {
 	/** What is taken hold of at this element; null: nothing can be. */
 	readonly find: (element: Element) => Held | null;
-	readonly start: (held: Held) => void;
+	/** `at`: where on the screen it was taken hold of, px. */
+	readonly start: (held: Held, at: { readonly x: number; readonly y: number }) => void;
 	/** The element under the pointer while it moves, and where on the screen that is, px. */
 	readonly over?: (element: Element | null, at: { readonly x: number; readonly y: number }) => void;
 	readonly drop: (element: Element | null) => void;
@@ -40,7 +41,7 @@ export function dragging<Held>(options: Dragging<Held>): Attachment<HTMLElement>
 		function begin() {
 			if (!pressed) return;
 			isDragging = true;
-			options.start(pressed.held);
+			options.start(pressed.held, pressed);
 			// What is released outside the window is heard all the same.
 			if (!root.hasPointerCapture(pressed.id)) root.setPointerCapture(pressed.id);
 		}

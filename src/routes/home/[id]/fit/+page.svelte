@@ -5,7 +5,7 @@
 	import { toast } from 'svelte-sonner';
 	import type { ArrangementName } from '$lib/core/fitting';
 	import { formatMass, formatMoney } from '$lib/core/model';
-	import { holdsText, togetherText } from '$lib/messages/fitting';
+	import { togetherText } from '$lib/messages/fitting';
 	import { now } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { FitDesk } from '$lib/state/fit-desk.svelte';
@@ -16,6 +16,7 @@
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
 	import FitHead from '$lib/ui/fit/FitHead.svelte';
 	import FitPanel from '$lib/ui/fit/FitPanel.svelte';
+	import PartPlace from '$lib/ui/fit/PartPlace.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
 
@@ -29,7 +30,9 @@
 	$effect(() => () => desk.leave());
 	// What can be computed at once is shown at once.
 	$effect(() => {
-		if (desk.nookId) untrack(() => void desk.showSomething());
+		// A place that was come to while another was being fitted waits for that.
+		void desk.kept;
+		if (desk.nookId && !job.isRunning) untrack(() => void desk.showSomething());
 	});
 	const home = $derived(desk.home);
 	const { job } = desk;
@@ -38,6 +41,11 @@
 		(desk.nook?.inside.widthMm ?? 0) >
 			1.8 * Math.max(desk.nook?.inside.depthMm ?? 1, desk.nook?.inside.heightMm ?? 1)
 	);
+	const VIEWS = [
+		['above', 'From above'],
+		['front', 'From the front'],
+		['side', 'From the side']
+	] as const;
 	const WORDS: Record<ArrangementName, string> = {
 		'house-first': 'House first',
 		calm: 'Calm',
@@ -58,7 +66,9 @@
 		{:else if desk.places.length}
 			{#if desk.open.length}
 				<button class="btn" onclick={() => void desk.fitAll()}
-					><Boxes size={18} />Fit the {desk.open.length} open places together</button
+					><Boxes size={18} />{desk.open.length === 1
+						? 'Fit the open place'
+						: `Fit the ${desk.open.length} open places together`}</button
 				>
 			{/if}
 			<button class="btn" onclick={() => void desk.fit()}>Fit this place again</button>
@@ -79,88 +89,81 @@
 			<a class="btn btn-primary" href="/home/{home.id}/place">Go to Place</a>
 		</EmptyNote>
 	{:else if desk.nook}
-		<WallStrip
-			{home}
-			selected={desk.nookId}
-			flagged={desk.flagged}
-			onselect={(id) => desk.goTo(id)}
-		/>
-		<div class="mt-2 mb-2 flex flex-wrap items-center gap-2">
-			<label class="flex min-w-0 items-center gap-2"
-				><span class="soft">Place</span>
-				<select
-					class="select"
-					value={desk.nookId}
-					onchange={(event) => desk.goTo(event.currentTarget.value)}
-					>{#each desk.places as place (place.nook.id)}<option value={place.nook.id}
-							>{place.nook.name}</option
-						>{/each}</select
-				></label
-			>
-			{#each desk.groups as group (group.id)}<TagChip {group} />{/each}
-		</div>
-		{#if desk.arrangements.length}
-			<div class="mb-2 flex flex-wrap gap-2">
-				<div class="join" role="group" aria-label="Arrangements">
-					{#each desk.arrangements as option (option.name)}
-						<button
-							class="btn join-item"
-							class:btn-primary={option === desk.arrangement}
-							aria-pressed={option === desk.arrangement}
-							onclick={() => desk.try(option.name)}
-							>{WORDS[option.name]}
-							<span class="measure">{formatMoney(option.costMinor, home.currency)}</span></button
-						>
-					{/each}
-				</div>
-				<button class="btn" onclick={() => desk.keep()}><Check size={18} />Keep this one</button>
+		<div class="flex flex-col">
+			<!-- On a phone the drawing comes first, the walls after it. -->
+			<div class="max-sm:order-last max-sm:mt-4">
+				<WallStrip
+					{home}
+					selected={desk.nookId}
+					flagged={desk.flagged}
+					onselect={(id) => desk.goTo(id)}
+				/>
 			</div>
-		{:else if desk.result?.status === 'not-measured'}
-			<p role="alert" class="alert mb-2">
-				Measure the {desk.result.missing.join(', ')} of this place first.
-			</p>
-		{:else if desk.result?.status === 'over-load'}
-			<p role="alert" class="alert alert-error mb-2">
-				Too heavy: what the plan puts here weighs {formatMass(desk.result.massG)} at least, and this place
-				holds {formatMass(desk.result.loadG)}. Move some of it in Place.
-			</p>
-		{:else if desk.kept}
-			<p class="soft mb-2">
-				{desk.isStale
-					? 'Kept, but out of date: the place or what it is to hold has changed since.'
-					: 'Kept. Fit it again to see other arrangements.'}
-			</p>
-		{:else if !job.isRunning}
-			<p class="soft mb-2">Nothing stands here yet.</p>
-		{/if}
-		<p class="mb-2 min-h-6" aria-live="polite">
-			{#if desk.picked}{holdsText(home, desk.picked.holds)}{:else if desk.shown}<span class="soft"
-					>Tap a container or a row to see what is in it.</span
-				>{/if}
-		</p>
-		<div class="grid gap-4" class:xl:grid-cols-2={!isWide}>
-			<figure>
-				<figcaption class="font-semibold">From above</figcaption>
-				<ShelfView
-					{home}
-					nook={desk.nook}
-					fit={desk.shown}
-					side="above"
-					picked={desk.picked?.id}
-					onpick={(id) => desk.pick(id)}
-				/>
-			</figure>
-			<figure>
-				<figcaption class="font-semibold">From the front</figcaption>
-				<ShelfView
-					{home}
-					nook={desk.nook}
-					fit={desk.shown}
-					side="front"
-					picked={desk.picked?.id}
-					onpick={(id) => desk.pick(id)}
-				/>
-			</figure>
+			<div class="mt-2 mb-2 flex flex-wrap items-center gap-2">
+				<label class="flex min-w-0 items-center gap-2"
+					><span class="soft">Place</span>
+					<select
+						class="select"
+						value={desk.nookId}
+						onchange={(event) => desk.goTo(event.currentTarget.value)}
+						>{#each desk.places as place (place.nook.id)}<option value={place.nook.id}
+								>{place.nook.name}</option
+							>{/each}</select
+					></label
+				>
+				{#each desk.groups as group (group.id)}<TagChip {group} />{/each}
+			</div>
+			{#if desk.arrangements.length}
+				<div class="mb-2 flex flex-wrap gap-2">
+					<div class="join" role="group" aria-label="Arrangements">
+						{#each desk.arrangements as option (option.name)}
+							<button
+								class="btn join-item"
+								class:btn-primary={option === desk.arrangement}
+								aria-pressed={option === desk.arrangement}
+								onclick={() => desk.try(option.name)}
+								>{WORDS[option.name]}
+								<span class="measure">{formatMoney(option.costMinor, home.currency)}</span></button
+							>
+						{/each}
+					</div>
+					<button class="btn" onclick={() => desk.keep()}><Check size={18} />Keep this one</button>
+				</div>
+			{:else if desk.result?.status === 'not-measured'}
+				<p role="alert" class="alert mb-2">
+					Measure the {desk.result.missing.join(', ')} of this place first.
+				</p>
+			{:else if desk.result?.status === 'over-load'}
+				<p role="alert" class="alert alert-error mb-2">
+					Too heavy: what the plan puts here weighs {formatMass(desk.result.massG)} at least, and this
+					place holds {formatMass(desk.result.loadG)}. Move some of it in Place.
+				</p>
+			{:else if desk.kept}
+				<p class="soft mb-2">
+					{desk.isStale
+						? 'Kept, but out of date: the place or what it is to hold has changed since.'
+						: 'Kept. Fit it again to see other arrangements.'}
+				</p>
+			{:else if !job.isRunning}
+				<p class="soft mb-2">Nothing stands here yet.</p>
+			{/if}
+			<PartPlace {desk} />
+			<div class="grid gap-4" class:xl:grid-cols-2={!isWide}>
+				{#each VIEWS as [side, words] (side)}
+					<figure>
+						<figcaption class="font-semibold">{words}</figcaption>
+						<ShelfView
+							{home}
+							nook={desk.nook}
+							fit={desk.hand.drawn}
+							{side}
+							picked={desk.picked?.id}
+							onpick={(id) => desk.pick(id)}
+							hand={desk.hand}
+						/>
+					</figure>
+				{/each}
+			</div>
 		</div>
 	{/if}
 </Bench>
