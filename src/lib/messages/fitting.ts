@@ -2,6 +2,8 @@ import {
 	contentsMl,
 	outerOf,
 	type HomeFit,
+	type KindField,
+	type RowIssue,
 	type LeftOver,
 	type ShelfMove,
 	type ShelfSetting,
@@ -15,8 +17,10 @@ import {
 	formatMass,
 	formatMoney,
 	formatVolume,
+	type ContainerRole,
 	type Held,
-	type Home
+	type Home,
+	type LengthUnit
 } from '../core/model';
 import { countText } from './numbers';
 
@@ -35,6 +39,73 @@ export const filledText = (home: Home, massG: number, holds: readonly Held[]): s
 			massG
 		)
 	);
+
+/** Names a form of container. */
+export const ROLE_WORDS: Readonly<Record<ContainerRole, string>> = {
+	bin: 'bin',
+	jar: 'jar',
+	turntable: 'turntable',
+	riser: 'riser with steps',
+	rack: 'rack',
+	basket: 'basket',
+	divider: 'drawer divider',
+	upright: 'upright slots',
+	cradle: 'bottle cradle',
+	tray: 'drip tray',
+	caddy: 'caddy',
+	slide: 'slide-out'
+};
+
+/** Names a column of a table of containers. */
+export const KIND_FIELD_WORDS: Readonly<Record<KindField, string>> = {
+	name: 'Name',
+	width: 'Width outside',
+	depth: 'Depth outside',
+	height: 'Height',
+	innerWidth: 'Width inside',
+	innerDepth: 'Depth inside',
+	innerHeight: 'Height inside',
+	baseWidth: 'Width at the base',
+	baseDepth: 'Depth at the base',
+	role: 'Form',
+	price: 'Price',
+	owned: 'How many you have',
+	lid: 'Lid',
+	stack: 'Stacks'
+};
+
+/** Says what is wrong with a container, and what to do. */
+export function kindIssueText(issue: RowIssue, units: LengthUnit): string {
+	const length = (mm: number) => formatLength(mm, units);
+	switch (issue.code) {
+		case 'no-name':
+			return 'It has no name. Give it one to know it by.';
+		case 'missing':
+			return `No ${issue.side}: measure it outside, 10 mm at least.`;
+		case 'too-large':
+			return `${length(issue.mm)} is no container. Check the unit.`;
+		case 'inner-larger':
+			return `The ${issue.side} inside, ${length(issue.innerMm)}, is more than outside, ${length(issue.outerMm)}. One of the two is wrong.`;
+		case 'taper':
+			return `The base, ${length(issue.baseMm)}, is larger than the top, ${length(issue.topMm)}. Swap them, or measure again.`;
+		case 'stack-without-lid':
+			return 'Only what has a lid can be stacked.';
+		case 'unreadable':
+			return `${KIND_FIELD_WORDS[issue.field]}: “${issue.text}” cannot be read.`;
+	}
+}
+
+/** Says why a table cannot be read, and what to do. */
+export function tableText(code: 'empty' | 'one-column' | 'too-large'): string {
+	switch (code) {
+		case 'empty':
+			return 'There is nothing under the head of this table. It needs a head and a row for each container.';
+		case 'one-column':
+			return 'This table has one column. Save it as CSV, with commas or semicolons between the columns.';
+		case 'too-large':
+			return 'This table has more than 20,000 rows. Cut it to the containers you may buy or have.';
+	}
+}
 
 /** Says what stands in the way of a move by hand. @example 'It stays: 6 white beans stand there.' */
 export function handHitText(home: Home, { placements, standing }: Stood, hits: readonly string[]) {

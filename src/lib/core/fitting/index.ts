@@ -43,7 +43,25 @@ export {
 	type ShelfSetting
 } from './shelf-heights';
 export type { ArrangementName } from './styles';
-export { addOwnBin, addUsualKinds, setOwned, USUAL_KINDS, type NewKind } from './usual-kinds';
+export {
+	addUsualKinds,
+	copyOfKind,
+	plainKind,
+	removeKind,
+	saveKinds,
+	setOwned,
+	USUAL_KINDS
+} from './usual-kinds';
+export { checkKind, type KindIssue } from './kind-checks';
+export {
+	KIND_FIELDS,
+	kindColumns,
+	readKinds,
+	type KindColumns,
+	type KindField,
+	type KindRow,
+	type RowIssue
+} from './kinds-table';
 export {
 	buyContainers,
 	kindLike,

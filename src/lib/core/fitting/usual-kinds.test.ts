@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { apply, bareKitchen } from '../fixtures/tiny-home';
-import { addOwnBin, addUsualKinds, outerOf, setOwned, USUAL_KINDS } from '.';
+import {
+	addUsualKinds,
+	copyOfKind,
+	outerOf,
+	plainKind,
+	removeKind,
+	saveKinds,
+	setOwned,
+	USUAL_KINDS
+} from '.';
 
 describe('usual kinds of container', () => {
 	it('have ids of their own and sizes that can be', () => {
@@ -29,15 +38,25 @@ describe('usual kinds of container', () => {
 		expect(apply(home, setOwned('bin-m', 2.6)).containerKinds['bin-m']!.owned).toBe(3);
 		expect(apply(home, setOwned('no-such-kind', 2))).toEqual(home);
 	});
-	it('include bins of one’s own, a wall thinner inside', () => {
-		const home = apply(
-			bareKitchen(),
-			addOwnBin({ id: 'w', name: 'Wicker', widthMm: 300, depthMm: 200, heightMm: 150, owned: 2 })
-		);
-		expect(home.containerKinds['w']).toMatchObject({
-			role: 'bin',
-			inner: { widthMm: 294, depthMm: 194, heightMm: 144 },
-			owned: 2
-		});
+	it('are joined by kinds of one’s own, which may be changed and taken out again; unsound ones are not saved', () => {
+		const wicker = {
+			...plainKind('w'),
+			name: 'Wicker',
+			outerTop: { widthMm: 300, depthMm: 200 },
+			outerBase: { widthMm: 280, depthMm: 180 },
+			inner: { widthMm: 290, depthMm: 190, heightMm: 140 },
+			heightMm: 150
+		};
+		const home = apply(bareKitchen(), saveKinds([wicker]));
+		expect(home.containerKinds['w']).toEqual(wicker);
+		for (const bad of [
+			{ ...wicker, heightMm: 0 },
+			{ ...wicker, name: ' ' },
+			{ ...wicker, inner: { ...wicker.inner, widthMm: 310 } }
+		])
+			expect(apply(home, saveKinds([bad]))).toEqual(home);
+		const copy = copyOfKind(wicker, 'w2');
+		expect(copy).toMatchObject({ name: 'Wicker, copy', owned: 0, heightMm: 150 });
+		expect(apply(home, removeKind('w')).containerKinds['w']).toBeUndefined();
 	});
 });

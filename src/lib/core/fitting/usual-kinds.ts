@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import rows from '../../../../data/container-kinds.json';
 import { ContainerKind, KindId, type Edit } from '../model';
+import { checkKind } from './kind-checks';
 
 /** Sizes of container that are usually to be had, with a usual price; none of them owned. */
 export const USUAL_KINDS: readonly ContainerKind[] = z
@@ -23,42 +24,49 @@ export function setOwned(kindId: string, owned: number): Edit {
 	};
 }
 
-export interface NewKind {
-	readonly id: string;
-	readonly name: string;
-	readonly widthMm: number;
-	readonly depthMm: number;
-	readonly heightMm: number;
-	readonly owned: number;
+/** A new open bin, as most containers are: what is not known of it is usual. */
+export const plainKind = (id: string): ContainerKind => ({
+	id: KindId.parse(id),
+	name: '',
+	role: 'bin',
+	shape: 'box',
+	outerTop: { widthMm: 0, depthMm: 0 },
+	outerBase: { widthMm: 0, depthMm: 0 },
+	inner: { widthMm: 0, depthMm: 0, heightMm: 0 },
+	heightMm: 0,
+	massG: 300,
+	lid: false,
+	stack: false,
+	nest: false,
+	clear: false,
+	airtight: false,
+	turn: true,
+	priceMinor: 0,
+	owned: 1
+});
+
+/** A kind like another one, under a name of its own; the house has none of it yet. */
+export const copyOfKind = (kind: ContainerKind, id: string): ContainerKind => ({
+	...kind,
+	id: KindId.parse(id),
+	name: `${kind.name}, copy`.slice(0, MOST_WORDS),
+	owned: 0
+});
+const MOST_WORDS = 200;
+
+/**
+ * Makes the edit that saves kinds of container, new ones and changed ones; one that is not sound as it is (`checkKind`)
+ * changes nothing.
+ */
+export function saveKinds(kinds: readonly ContainerKind[]): Edit {
+	return (draft) => {
+		for (const kind of kinds)
+			if (kind.name.trim() && !checkKind(kind).length)
+				draft.containerKinds[kind.id] = structuredClone(kind);
+	};
 }
 
-/** Wall of an open bin whose inside was not measured, mm. */
-const WALL_MM = 3;
-
-/** Makes the edit that adds a container of the house by its outer size: an open bin that may be turned. */
-export function addOwnBin({ id, name, widthMm, depthMm, heightMm, owned }: NewKind): Edit {
-	const inside = (mm: number) => Math.max(1, mm - 2 * WALL_MM);
-	const size = { widthMm, depthMm };
-	return (draft) => {
-		const kindId = KindId.parse(id);
-		draft.containerKinds[kindId] = {
-			id: kindId,
-			name,
-			role: 'bin',
-			shape: 'box',
-			outerTop: size,
-			outerBase: { ...size },
-			inner: { widthMm: inside(widthMm), depthMm: inside(depthMm), heightMm: inside(heightMm) },
-			heightMm,
-			massG: 300,
-			lid: false,
-			stack: false,
-			nest: false,
-			clear: false,
-			airtight: false,
-			turn: true,
-			priceMinor: 0,
-			owned
-		};
-	};
+/** Makes the edit that takes a kind out of the home; what stood in such containers is to be fitted again. */
+export function removeKind(kindId: string): Edit {
+	return (draft) => void delete draft.containerKinds[kindId];
 }

@@ -9,7 +9,8 @@
 	const home = $derived(getStore().home);
 	const parts = [
 		{ path: '', name: 'Places' },
-		{ path: 'shop', name: 'Shop card' }
+		{ path: 'shop', name: 'Shop card' },
+		{ path: 'kinds', name: 'Containers' }
 	];
 </script>
 

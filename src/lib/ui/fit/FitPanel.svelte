@@ -6,7 +6,6 @@
 	import OverList from './OverList.svelte';
 	import PacksOrJars from './PacksOrJars.svelte';
 	import ShelfHeights from './ShelfHeights.svelte';
-	import HouseContainers from '$lib/ui/panels/HouseContainers.svelte';
 
 	let { desk }: { desk: FitDesk } = $props();
 	const home = $derived(desk.home);
@@ -53,7 +52,7 @@
 			<span>One trip</span><span class="measure">{money(desk.costMinor)}</span>
 		</p>{/if}
 	<OverList {desk} />
-	<HouseContainers />
+	<a class="btn mt-3" href="/home/{home.id}/fit/kinds">Containers in the house</a>
 	{#if home.rented}<p class="soft mt-3 text-sm">
 			Rented: nothing here needs a screw or leaves a hole.
 		</p>{/if}

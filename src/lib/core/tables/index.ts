@@ -1,0 +1,1 @@
+export { matchColumns, readTable, type Field, type Table, type TableResult } from './read-table';
