@@ -153,7 +153,9 @@
 					>What do you call it?
 					<input class="input" bind:value={name} required maxlength="200" placeholder="Our flat" />
 				</label>
-				<button class="btn self-start"><Plus size={18} />Make this home</button>
+				<button class="btn self-start" disabled={desk.isMaking}
+					><Plus size={18} />{desk.isMaking ? 'Making it …' : 'Make this home'}</button
+				>
 			</form>
 		</section>
 		<section aria-labelledby="import">

@@ -1,8 +1,10 @@
 import {
 	contentsMl,
 	outerOf,
+	type BuyFirst,
 	type HomeFit,
 	type KindField,
+	type LidsChoice,
 	type RowIssue,
 	type LeftOver,
 	type ShelfMove,
@@ -39,6 +41,17 @@ export const filledText = (home: Home, massG: number, holds: readonly Held[]): s
 			massG
 		)
 	);
+
+/** Compares lids on with nesting, in litres and movements. */
+export function lidsText({ on, nested, moreMoves }: LidsChoice): string {
+	const litres = (ml: number) => formatVolume(ml);
+	const more = Math.round(moreMoves);
+	return `Lids on: ${litres(on.volumeMl)}, one movement each time. Nested, with the lids upright beside them: ${litres(nested.volumeMl)}, one movement more each time${more > 0 ? ` (about ${more} more a week)` : ''}.`;
+}
+export const lidsAdvice = ({ advice, savedMl }: LidsChoice): string =>
+	advice === 'nested'
+		? `Nest them: that wins ${formatVolume(savedMl)}.`
+		: 'Keep the lids on: they are used often, and the room is there.';
 
 /** Names a form of container. */
 export const ROLE_WORDS: Readonly<Record<ContainerRole, string>> = {
@@ -197,6 +210,10 @@ export function togetherText(
 			: ` At most ${formatMoney(Math.ceil(gap), home.currency)} from the best of the ways tried.`;
 	return `${done}${buy}${proof}`;
 }
+
+/** Says what to buy for a place, and what all up to it costs. @example '2 × narrow bin, €7.60; so far €12.40' */
+export const buyFirstText = (home: Home, { toBuy, costMinor, sumMinor }: BuyFirst): string =>
+	`${toBuy.map(({ kindId, count }) => `${count} × ${home.containerKinds[kindId]?.name ?? ''}`).join(', ')}, ${formatMoney(costMinor, home.currency)}; so far ${formatMoney(sumMinor, home.currency)}`;
 
 const groupsText = (home: Home, { groupIds }: ShopPlace) => namesOf(home, groupIds);
 

@@ -1,17 +1,21 @@
 import {
+	buyFirst,
 	elsewhereFor,
 	fitFingerprint,
 	isDecanted,
 	keptOf,
+	lidsOf,
 	setShelvesFor,
 	shelfColumn,
 	type Arrangement,
 	type ArrangementName,
+	type BuyFirst,
 	type Elsewhere,
 	type FitResult,
 	type KeptArrangement,
 	type KeptFit,
 	type LeftOver,
+	type LidsChoice,
 	type ShelfSetting,
 	type Stood
 } from '../core/fitting';
@@ -56,6 +60,8 @@ export interface Together {
 	readonly fitted: number;
 	readonly not: number;
 	readonly purchase: NonNullable<FitAnswer['purchase']> | null;
+	/** For which places to buy first, were there less to spend. */
+	readonly first: readonly BuyFirst[];
 }
 
 export class FitDesk {
@@ -176,6 +182,10 @@ export class FitDesk {
 			return thingIds.length ? [{ group, thingIds, isDecanted: isDecanted(this.home, group) }] : [];
 		})
 	);
+	/** Boxes and pots with lids here: lids on, or nested. */
+	lids = $derived.by((): readonly LidsChoice[] =>
+		this.nookId ? lidsOf(this.home, this.nookId, !!this.shown?.leftOver.length) : []
+	);
 	/** Containers that the home still lacks. */
 	buying = $derived.by(() =>
 		shoppingList(this.home).filter(({ reason }) => reason === 'container')
@@ -254,7 +264,8 @@ export class FitDesk {
 		this.#together = {
 			fitted: kept.length,
 			not: ids.length - kept.length,
-			purchase: answer.purchase
+			purchase: answer.purchase,
+			first: isTooDear ? [] : buyFirst(found)
 		};
 		if (!kept.length) return;
 		this.#deps

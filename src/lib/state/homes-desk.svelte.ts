@@ -46,6 +46,7 @@ const KEPT_MS = 30 * 24 * 60 * 60 * 1000;
 export class HomesDesk {
 	#rows = $state.raw<readonly HomeRow[] | null>(null);
 	#trouble = $state.raw<Trouble | null>(null);
+	#isMaking = $state(false);
 	#refused = $state.raw<{
 		file: string;
 		issues: readonly FileIssue[];
@@ -97,10 +98,12 @@ export class HomesDesk {
 	}
 
 	/** Makes a new home and opens it. */
-	make(name: string): Promise<void> {
+	async make(name: string): Promise<void> {
 		const words = name.trim();
-		if (!words) return Promise.resolve();
-		return this.#try(async (db) => {
+		// A second press of the button makes no second home.
+		if (!words || this.#isMaking) return;
+		this.#isMaking = true;
+		await this.#try(async (db) => {
 			const { now, newId } = this.#deps;
 			const bare = makeHome({ id: newId(), name: words.slice(0, 200), now: now() });
 			// Loaded only now: the first screen does without it.
@@ -109,6 +112,11 @@ export class HomesDesk {
 			await addHome(db, { home, now: now(), ifThere: { do: 'say' } });
 			await this.#deps.open(home.id);
 		});
+		this.#isMaking = false;
+	}
+	/** A new home is being made. */
+	get isMaking(): boolean {
+		return this.#isMaking;
 	}
 
 	/** Takes what was read from a file: a home of an id that is here is never touched unasked. */

@@ -48,6 +48,12 @@ describe('all homes', () => {
 		await desk.make('   ');
 		expect(shown).toHaveLength(1);
 	});
+	it('are made once by two presses of the button', async () => {
+		const first = desk.make('Our flat');
+		expect(desk.isMaking).toBe(true);
+		await Promise.all([first, desk.make('Our flat')]);
+		expect([shown, desk.isMaking]).toEqual([['i1'], false]);
+	});
 	it('say in words that there is no space, when one is made or brought in', async () => {
 		full = true;
 		await desk.make('Our flat');

@@ -75,7 +75,6 @@ export {
 } from './plan-day';
 export { straysFor, type Stray } from './strays';
 export {
-	FIT_MM,
 	matchHome,
 	joinAlike,
 	matchSets,

@@ -1,5 +1,5 @@
 import { piecesIn } from '../grouping';
-import { memoOn, stock, type Lot, type Thing } from '../model';
+import { FIT_MM, memoOn, rimsOff, stock, type Lot, type Thing } from '../model';
 
 /** A vessel or a lid with the rim by which it is matched. */
 export interface RimPiece {
@@ -28,19 +28,9 @@ export interface SetMatch {
 	readonly nearMisses: readonly NearMiss[];
 }
 
-/** Within so much a lid fits, mm, by shape. */
-export const FIT_MM = { round: 2, rect: 3 } as const;
 /** Up to so much it is a near miss, worth trying once, mm. */
 const NEAR_MM = 12;
 const NEAR_SHOWN = 3;
-
-/** Differences of the two sides, the lid turned whichever way is better; null for unlike shapes. */
-function offOf(a: RimPiece, b: RimPiece): readonly [number, number] | null {
-	if (a.shape !== b.shape) return null;
-	const straight = [Math.abs(a.widthMm - b.widthMm), Math.abs(a.depthMm - b.depthMm)] as const;
-	const turned = [Math.abs(a.widthMm - b.depthMm), Math.abs(a.depthMm - b.widthMm)] as const;
-	return Math.max(...turned) < Math.max(...straight) ? turned : straight;
-}
 
 /**
  * Pays for one more pair by the cheapest augmenting path (Bellman and Ford over the residual arcs), until there is
@@ -93,7 +83,7 @@ function cheapestMatching(costs: readonly (readonly (number | null)[])[], lids: 
  * @example matchSets([{ key: 'a', shape: 'round', widthMm: 120, depthMm: 120 }], [lid121]).pairs[0].misfitMm // 2
  */
 export function matchSets(vessels: readonly RimPiece[], lids: readonly RimPiece[]): SetMatch {
-	const offs = vessels.map((vessel) => lids.map((lid) => offOf(vessel, lid)));
+	const offs = vessels.map((vessel) => lids.map((lid) => rimsOff(vessel, lid)));
 	const costs = offs.map((row, v) =>
 		row.map((off) =>
 			off && Math.max(...off) <= FIT_MM[vessels[v]!.shape] ? off[0] + off[1] : null

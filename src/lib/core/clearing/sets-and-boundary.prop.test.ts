@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { FIT_MM } from '../model';
 import { bareKitchen, withLines } from '../fixtures/tiny-home';
 import { apply } from '../fixtures/tiny-home';
 import {
 	advisedVerdict,
 	cutAtBoundary,
 	cutPlace,
-	FIT_MM,
 	joinAlike,
 	matchHome,
 	matchSets,

@@ -23,6 +23,10 @@ const PER_KIND = 60;
 /** A litre that is left over is worse than any price. */
 const PER_LITRE_OVER = 5000;
 
+/** What an arrangement lacks beside a perfect one, litres left over included, as money; about in minor units. */
+export const lacksOf = ({ discomfort, leftOver }: Arrangement): number =>
+	discomfort + (volumeOf(leftOver) / 1000) * PER_LITRE_OVER;
+
 /**
  * Fits several places together: each with all that the house has, and where more is wanted than there is, also without it;
  * then one way for each is chosen so that what is lacking and what is bought for the whole home is least, within the budget.
@@ -84,7 +88,7 @@ function choose(
 	const index = new Map(kinds.map(({ id }, i) => [id as string, i]));
 	const places = [...ways.keys()];
 	const wayOf = (arrangement: Arrangement): Way => ({
-		cost: arrangement.discomfort + (volumeOf(arrangement.leftOver) / 1000) * PER_LITRE_OVER,
+		cost: lacksOf(arrangement),
 		uses: [...countsOf(arrangement.placements)].map(([id, count]) => [index.get(id)!, count])
 	});
 	const found = solvePurchase({

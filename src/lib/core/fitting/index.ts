@@ -14,6 +14,7 @@ export { fillContainers, type Fill, type Filled, type FillOptions } from './cont
 export { contentsMl, DENSITIES, jarMl } from './decant';
 export { fitNook, type Arrangement, type FitResult, type LeftOver, type TooBig } from './fit';
 export { fitTogether, type HomeFit } from './fit-home';
+export { buyFirst, type BuyFirst } from './buy-first';
 export { checkContents, type ContentsFault } from './check-contents';
 export {
 	movedByHand,
@@ -74,5 +75,6 @@ export {
 	type ShopPlace,
 	type StandIn
 } from './shop-card';
+export { lidsOf, nestedMl, type LidsChoice } from './lids';
 export { elsewhereFor, type Elsewhere } from './elsewhere';
 export { FITTING_COMMANDS } from './commands';

@@ -1,5 +1,5 @@
 import { frontRunMm, type Holding } from '../grouping';
-import { pieceVolumeMl } from '../model';
+import { pieceVolumeMl, rimsFit } from '../model';
 import { costOf, type Cell, type Row } from './cell';
 
 /** A millimetre of front run is about so many millilitres of shelf. */
@@ -9,6 +9,26 @@ const roomOf = ({ thing, pieces }: Holding): number =>
 	pieceVolumeMl(thing) * pieces + ML_PER_RUN_MM * frontRunMm(thing, pieces);
 const roomOfAll = (holdings: readonly Holding[]) =>
 	holdings.reduce((sum, holding) => sum + roomOf(holding), 0);
+
+/** A vessel and the lids that fit it: they are looked for together, and so they stay. */
+function bundlesOf(units: readonly Holding[]): Holding[][] {
+	const bundles: Holding[][] = [];
+	const vessels = new Map<Holding, Holding[]>();
+	for (const unit of units) {
+		if (unit.thing.rim?.part === 'lid') continue;
+		const bundle = [unit];
+		bundles.push(bundle);
+		if (unit.thing.rim) vessels.set(unit, bundle);
+	}
+	for (const lid of units) {
+		const { rim } = lid.thing;
+		if (rim?.part !== 'lid') continue;
+		const own = [...vessels].find(([{ thing }]) => rimsFit(thing.rim!, rim));
+		if (own) own[1].push(lid);
+		else bundles.push([lid]);
+	}
+	return bundles;
+}
 
 /** Alike together: a person's own, then a kind, then what is of one name ("pan", "pan lid"), the bulky first. */
 const inOrder = (a: Holding, b: Holding): number => {
@@ -24,13 +44,13 @@ const inOrder = (a: Holding, b: Holding): number => {
 /** A part may be so much larger than the others before a thing is torn apart to level them. */
 const LEVEL = 1.12;
 
-/** Cuts between things, each to the part where its middle falls. */
+/** Cuts between things, each with its lids to the part where its middle falls. */
 function betweenThings(units: readonly Holding[], count: number, target: number): Holding[][] {
 	const parts: Holding[][] = Array.from({ length: count }, () => []);
 	let before = 0;
-	for (const unit of units) {
-		const room = roomOf(unit);
-		parts[Math.min(count - 1, Math.floor((before + room / 2) / target))]!.push(unit);
+	for (const bundle of bundlesOf(units)) {
+		const room = roomOfAll(bundle);
+		parts[Math.min(count - 1, Math.floor((before + room / 2) / target))]!.push(...bundle);
 		before += room;
 	}
 	return parts;
@@ -65,7 +85,8 @@ function throughThings(units: readonly Holding[], count: number, target: number)
 
 /**
  * Cuts what a group holds into so many parts of about the same room, along what it is made of: nothing of one kind or
- * one person is torn apart but where the cut has to fall inside it, and a thing only where the parts would be too unlike.
+ * one person is torn apart but where the cut has to fall inside it, and a thing only where the parts would be too unlike;
+ * a box or a pot and its lids never are.
  * @example cutInto([plates, bowls, mugs, glasses], 2) // [[plates, bowls], [mugs, glasses]]
  */
 export function cutInto(holdings: readonly Holding[], count: number): Holding[][] {
@@ -74,7 +95,10 @@ export function cutInto(holdings: readonly Holding[], count: number): Holding[][
 	const largest = (parts: readonly (readonly Holding[])[]) =>
 		Math.max(...parts.map((part) => roomOfAll(part)));
 	const plain = betweenThings(units, count, target);
-	if (largest(plain) <= LEVEL * target) return plain.filter((part) => part.length);
+	const hasLids = units.some(({ thing }) => thing.rim?.part === 'lid');
+	const isParted = plain.filter((part) => part.length).length > 1;
+	if ((hasLids && isParted) || largest(plain) <= LEVEL * target)
+		return plain.filter((part) => part.length);
 	const torn = throughThings(units, count, target);
 	return (largest(torn) < largest(plain) - 1e-9 ? torn : plain).filter((part) => part.length);
 }

@@ -117,6 +117,25 @@ const namesOf = (cuts: readonly (readonly Holding[])[]) =>
 	cuts.map((cut) => cut.map(({ thing }) => thing.name).sort());
 
 describe('cutting a group along what it is made of', () => {
+	it('leaves boxes and the lids that fit them in one place', () => {
+		const rim = (one: Holding, part: 'vessel' | 'lid', side: number): Holding => ({
+			...one,
+			thing: { ...one.thing, rim: { part, shape: 'rect', widthMm: side, depthMm: side } }
+		});
+		const sizes = [120, 150, 180, 210, 240];
+		const held = sizes.flatMap((side) => [
+			rim(holding(`box ${side}`, 'kitchen.food-boxes', 4, [side, side, 80]), 'vessel', side),
+			rim(holding(`lid ${side}`, 'kitchen.food-boxes', 4, [side, side, 12]), 'lid', side + 2)
+		]);
+		for (const count of [2, 3]) {
+			const cuts = cutInto(held, count);
+			expect(cuts).toHaveLength(count);
+			const at = (name: string) =>
+				cuts.findIndex((cut) => cut.some((one) => one.thing.name === name));
+			for (const side of sizes)
+				expect([side, at(`lid ${side}`)]).toEqual([side, at(`box ${side}`)]);
+		}
+	});
 	it('keeps kinds together: plates and bowls here, mugs and glasses there', () => {
 		const cups = [100, 100, 100] as const;
 		const cuts = cutInto(

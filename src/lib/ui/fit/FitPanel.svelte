@@ -1,8 +1,10 @@
 <script lang="ts">
 	import { formatLength, formatMoney } from '$lib/core/model';
+	import { buyFirstText } from '$lib/messages/fitting';
 	import type { FitDesk } from '$lib/state/fit-desk.svelte';
 	import BudgetField from './BudgetField.svelte';
 	import FitContents from './FitContents.svelte';
+	import LidsOnOrNested from './LidsOnOrNested.svelte';
 	import OverList from './OverList.svelte';
 	import PacksOrJars from './PacksOrJars.svelte';
 	import ShelfHeights from './ShelfHeights.svelte';
@@ -36,6 +38,7 @@
 		</details>
 	{/if}
 	<ShelfHeights {desk} />
+	<LidsOnOrNested {desk} />
 	<PacksOrJars {desk} />
 	<h2 class="rule-top mt-4 pt-3">To buy for the home</h2>
 	<BudgetField {desk} />
@@ -51,6 +54,20 @@
 	{#if desk.buying.length}<p class="rule-top flex justify-between pt-1 font-bold">
 			<span>One trip</span><span class="measure">{money(desk.costMinor)}</span>
 		</p>{/if}
+	{#if desk.together && desk.together.first.length > 1}
+		<details class="rule-top mt-3">
+			<summary class="min-h-11 cursor-pointer font-semibold">What to buy first</summary>
+			<p class="soft text-sm">
+				With less to spend, in this order: what each sum brings most where it is spent.
+			</p>
+			<ol>
+				{#each desk.together.first as one (one.nookId)}<li class="rule-top py-1">
+						<b>{home.nooks[one.nookId]?.name}</b>
+						<span class="block text-sm">{buyFirstText(home, one)}</span>
+					</li>{/each}
+			</ol>
+		</details>
+	{/if}
 	<OverList {desk} />
 	<a class="btn mt-3" href="/home/{home.id}/fit/kinds">Containers in the house</a>
 	{#if home.rented}<p class="soft mt-3 text-sm">

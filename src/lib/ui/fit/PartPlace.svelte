@@ -23,18 +23,22 @@
 </div>
 {#if picked && at}
 	<div class="mb-2 flex flex-wrap items-end gap-3" role="group" aria-label="Where it stands">
-		<LengthField
-			label="From the left"
-			valueMm={at.x}
-			units={desk.home.units}
-			onchange={(x) => desk.hand.setAt(picked.id, { x })}
-		/>
-		<LengthField
-			label="From the front"
-			valueMm={at.y}
-			units={desk.home.units}
-			onchange={(y) => desk.hand.setAt(picked.id, { y })}
-		/>
+		<div class="w-32">
+			<LengthField
+				label="From the left"
+				valueMm={at.x}
+				units={desk.home.units}
+				onchange={(x) => desk.hand.setAt(picked.id, { x })}
+			/>
+		</div>
+		<div class="w-32">
+			<LengthField
+				label="From the front"
+				valueMm={at.y}
+				units={desk.home.units}
+				onchange={(y) => desk.hand.setAt(picked.id, { y })}
+			/>
+		</div>
 		{#if at.mayTurn}<button class="btn" onclick={() => desk.hand.turn(picked.id)}
 				><RotateCw size={18} />Turn it</button
 			>{/if}

@@ -67,9 +67,10 @@
 		white-space: nowrap;
 		overflow: hidden;
 		text-overflow: ellipsis;
-		min-height: 44px;
-		display: inline-flex;
-		align-items: center;
+		/* A block: only so its name ends in dots. */
+		flex: 0 1 auto;
+		min-width: 5rem;
+		line-height: 44px;
 	}
 	.tools {
 		display: flex;
@@ -102,10 +103,7 @@
 			padding: 0 0.5rem;
 		}
 		.home {
-			flex: 0 1 auto;
 			max-width: 6.5rem;
-			display: block;
-			line-height: 44px;
 		}
 		.tools .btn {
 			padding-inline: 0.45rem;

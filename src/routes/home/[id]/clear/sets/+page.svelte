@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { FIT_MM, joinAlike, matchHome, rimPieces, type RimPiece } from '$lib/core/clearing';
-	import { formatLength, type Thing } from '$lib/core/model';
+	import { joinAlike, matchHome, rimPieces, type RimPiece } from '$lib/core/clearing';
+	import { FIT_MM, formatLength, type Thing } from '$lib/core/model';
 	import { now } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
