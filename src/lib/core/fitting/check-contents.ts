@@ -101,9 +101,17 @@ export function checkContents(home: Home, nookId: string, fit: Kept): ContentsFa
 			faults.push({ code: 'outside', partId: block.id });
 		if ([...rects.slice(0, i), ...boxes].some((other) => overlaps(other, rect)))
 			faults.push({ code: 'overlap', partId: block.id });
+		// What stands in the opening of another one of the pile takes none of its own.
+		const openings = block.holds.map(({ thingId }) => home.things[thingId]!.rim);
 		const volume = block.holds.reduce((sum, { thingId, pieces }) => {
-			const { piece } = home.things[thingId]!;
-			return sum + piece.widthMm * piece.depthMm * piece.heightMm * pieces;
+			const { piece, rim } = home.things[thingId]!;
+			const isInside =
+				rim?.part === 'vessel' &&
+				openings.some(
+					(other) =>
+						other?.part === 'vessel' && other.widthMm * other.depthMm > rim.widthMm * rim.depthMm
+				);
+			return isInside ? sum : sum + piece.widthMm * piece.depthMm * piece.heightMm * pieces;
 		}, 0);
 		if (volume > block.widthMm * block.depthMm * block.heightMm + 1)
 			faults.push({ code: 'over-full', partId: block.id });

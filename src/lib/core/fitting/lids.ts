@@ -1,5 +1,5 @@
 import { matchSets, type RimPiece } from '../clearing';
-import { usesPerWeek, type Home, type Thing } from '../model';
+import { nestRiseMm, nestsIn, usesPerWeek, type Home, type Thing } from '../model';
 import { wantsOf } from './wants';
 
 /** A way to keep vessels and their lids: the room it takes, and the movements each use takes. */
@@ -34,13 +34,6 @@ const MOVES = { on: 1, nested: 2 } as const;
 const WORTH_ML_PER_MOVE = 700;
 const boxMl = (w: number, d: number, h: number) => (w * d * h) / 1000;
 
-const isIn = (small: Thing, large: Thing): boolean => {
-	const { widthMm, depthMm } = large.rim!;
-	const [short, long] = [Math.min(widthMm, depthMm), Math.max(widthMm, depthMm)];
-	const { widthMm: w, depthMm: d } = small.piece;
-	return Math.min(w, d) <= short && Math.max(w, d) <= long;
-};
-
 /**
  * Room of vessels nested into each other: the largest first, each in the first stack whose innermost takes it. Of one size
  * each more rises by a fifth of its height (a working estimate: boxes and pots taper), a smaller one by what stands out.
@@ -59,11 +52,11 @@ export function nestedMl(vessels: readonly Thing[]): number {
 		const risesIn = (last: Thing) =>
 			last.id === vessel.id
 				? Math.max(RISES_MM, RISES_SHARE * heightMm)
-				: Math.max(RISES_MM, heightMm - last.piece.heightMm);
+				: nestRiseMm(heightMm, last.piece.heightMm);
 		// What would stand far out of a wide one stands better by itself.
 		const stack = stacks.find(
 			({ base, last }) =>
-				(last.id === vessel.id || isIn(vessel, last)) &&
+				(last.id === vessel.id || nestsIn(vessel, last)) &&
 				boxMl(base.piece.widthMm, base.piece.depthMm, risesIn(last)) <= alone
 		);
 		if (!stack) stacks.push({ base: vessel, last: vessel, highMm: heightMm });

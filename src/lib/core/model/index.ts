@@ -46,7 +46,7 @@ export { BelongsHere, Spot, SPOTS, PLACE_RANKS, type PlaceRank } from './spots';
 export { USES_PER_WEEK, usesPerWeek } from './uses';
 export { BRANCH_NAMES, categoryOf, CATEGORIES, UNKNOWN_KIND, type Category } from './categories';
 export { mayLie, waysDown, type SetDown } from './turning';
-export { FIT_MM, rimsFit, rimsOff } from './rims';
+export { FIT_MM, nestRiseMm, nestsIn, rimsFit, rimsOff } from './rims';
 export { wordStems } from './words';
 export { pieceVolumeMl } from './volume';
 export { type HomePart } from './home';

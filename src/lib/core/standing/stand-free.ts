@@ -1,4 +1,4 @@
-import { waysDown, type SetDown, type Thing } from '../model';
+import { nestRiseMm, nestsIn, waysDown, type SetDown, type Thing } from '../model';
 import { piecesOf, type Good } from './goods';
 import { pileOf } from './pile';
 import type { Clear } from './room';
@@ -169,29 +169,45 @@ const MOST_ON_EACH_OTHER = 4;
 const isPiled = ({ holds, heightMm }: Lane) =>
 	heightMm <= FLAT_MM || holds.every(({ thing }) => STACKS.has(thing.category));
 
-/** Puts the same or smaller on larger as long as the pile stays low; what is used daily lies under nothing. */
+/** The one vessel that a row is; null: it is more than one, or none. */
+function vesselOf({ holds }: Lane): Thing | null {
+	const [only] = holds;
+	return holds.length === 1 && only!.pieces === 1 && only!.thing.rim?.part === 'vessel'
+		? only!.thing
+		: null;
+}
+
+/**
+ * Puts the same or smaller on larger as long as the pile stays low, a smaller pot into a larger one; what is used daily
+ * lies under nothing but what nests in it.
+ */
 function pileUp(lanes: readonly Lane[], highMm: number): Lane[] {
-	const piles: Lane[] = [];
+	const piles: { lane: Lane; top: Thing | null }[] = [];
 	for (const lane of [...lanes].sort((a, b) => b.w * b.d - a.w * a.d)) {
-		const at = piles.findIndex(
-			(pile) =>
+		const own = vesselOf(lane);
+		const goesIn = ({ top }: (typeof piles)[number]) => !!own && !!top && nestsIn(own, top);
+		const risesOn = (pile: (typeof piles)[number]) =>
+			goesIn(pile) ? nestRiseMm(own!.piece.heightMm, pile.top!.piece.heightMm) : lane.heightMm;
+		const pile = piles.find((each) => {
+			const { lane: under } = each;
+			return (
 				isPiled(lane) &&
-				isPiled(pile) &&
-				lane.w <= pile.w &&
-				lane.d <= pile.d &&
-				!pile.isDaily &&
-				pile.holds.length < MOST_ON_EACH_OTHER &&
-				pile.heightMm + lane.heightMm <= highMm
-		);
-		const pile = piles[at];
-		if (!pile) piles.push(lane);
-		else
-			piles[at] = {
-				...pile,
-				holds: [...pile.holds, ...lane.holds],
-				heightMm: pile.heightMm + lane.heightMm,
-				isDaily: lane.isDaily
-			};
+				isPiled(under) &&
+				lane.w <= under.w &&
+				lane.d <= under.d &&
+				// A small pan is lifted out of a daily one with a turn of the hand; a pile is not.
+				(!under.isDaily || goesIn(each)) &&
+				under.holds.length < MOST_ON_EACH_OTHER &&
+				under.heightMm + risesOn(each) <= highMm
+			);
+		});
+		if (!pile) piles.push({ lane, top: own });
+		else {
+			const heightMm = pile.lane.heightMm + risesOn(pile);
+			const holds = [...pile.lane.holds, ...lane.holds];
+			pile.lane = { ...pile.lane, holds, heightMm, isDaily: lane.isDaily };
+			pile.top = own;
+		}
 	}
-	return piles;
+	return piles.map(({ lane }) => lane);
 }

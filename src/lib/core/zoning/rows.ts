@@ -75,7 +75,7 @@ function walksOfRoutines(scene: Scene, figures: GroupFigures) {
 }
 
 /** A metre in a routine, with full hands and others in the way, counts as so many on a walk of its own. */
-export const ROUTINE_WEIGHT = 2;
+export const ROUTINE_WEIGHT = 5;
 
 /** What somebody else has to hand down takes so many times the effort of a stool. */
 const HANDED_DOWN = 2;
