@@ -122,7 +122,7 @@ test('Place: solve, read the reason, move by keyboard, pin, solve again', async 
 	await expect(panel).toContainText('effort a week, in metres');
 	await expect(panel).toContainText(/Next best with room|No better place/);
 	// While it is held every place says what it would cost, or why not.
-	await expect(page.getByRole('button', { name: 'Freezer drawer, top: no' })).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Freezer drawer, top: too cold' })).toBeVisible();
 	const target = page.getByRole('button', { name: /: \+\d+$/ }).first();
 	const place = (await target.getAttribute('aria-label'))!.replace(/: \+\d+$/, '');
 	await target.focus();
@@ -198,7 +198,7 @@ test('Fit, Mark: containers go in and are bought; their labels come as PDF and S
 	await expect(
 		page.getByRole('group', { name: /from above, front edge at the bottom, drawn to scale/ })
 	).toBeVisible();
-	await expect(page.getByRole('img', { name: /from the front, drawn to scale/ })).toBeVisible();
+	await expect(page.getByRole('group', { name: /from the front, drawn to scale/ })).toBeVisible();
 	await page.getByRole('button', { name: 'Keep this one' }).click();
 	await page.getByRole('button', { name: /^Fit the \d+ open places/ }).click();
 	await expect(page.getByText(/\d+ places fitted/)).toBeVisible({ timeout: 60_000 });

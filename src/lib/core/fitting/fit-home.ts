@@ -61,10 +61,10 @@ export function fitTogether(
 		const isContested = result.arrangements.some((each) =>
 			[...countsOf(each.placements).keys()].some((id) => contested.has(id))
 		);
-		// Within a budget every place has a way that buys nothing.
+		// Within a budget every place has a way that buys nothing, and takes nothing that another may want.
 		const asksMoney =
 			home.settings.budgetMinor !== null &&
-			result.arrangements.every(({ costMinor }) => costMinor > 0);
+			result.arrangements.every(({ placements }) => placements.length > 0);
 		const more =
 			isContested || asksMoney
 				? [

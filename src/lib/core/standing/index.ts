@@ -1,5 +1,5 @@
 export { goodsOf, massOf, piecesOf, volumeOf, type Good } from './goods';
-export { pileOf } from './pile';
+export { pileOf, stacksByTwo } from './pile';
 export { clearIn, clearOf, roomOf, type Clear, type NookRoom, type Packing } from './room';
 export { DAILY, standFree, type Lane, type TooLarge } from './stand-free';
 export { goesIn, type GoesIn } from './goes-in';

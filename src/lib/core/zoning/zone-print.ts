@@ -1,5 +1,6 @@
 import { allergensOf } from '../grouping';
 import { fingerprint, mayLie, memoOn, type Home } from '../model';
+import { stacksByTwo } from '../standing';
 import { harmWords } from './pet-dangers';
 
 // Keyed by id, since the order of records is not part of a home; names, prices and dates do not move a plan.
@@ -10,8 +11,8 @@ const printOfThings = memoOn(['things'], (home) =>
 				thing.id,
 				{
 					...thing,
-					// Of a name only what it says of lying and of harm to pets.
-					name: [mayLie(thing), harmWords(thing.name)],
+					// Of a name only what it says of lying, of piling and of harm to pets.
+					name: [mayLie(thing), stacksByTwo(thing.name), harmWords(thing.name)],
 					lifeKey: null,
 					parPacks: null,
 					priceMinor: null,
