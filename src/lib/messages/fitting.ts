@@ -43,10 +43,9 @@ export const filledText = (home: Home, massG: number, holds: readonly Held[]): s
 	);
 
 /** Compares lids on with nesting, in litres and movements. */
-export function lidsText({ on, nested, moreMoves }: LidsChoice): string {
-	const litres = (ml: number) => formatVolume(ml);
+export function lidsText({ onMl, nestedMl, moreMoves }: LidsChoice): string {
 	const more = Math.round(moreMoves);
-	return `Lids on: ${litres(on.volumeMl)}, one movement each time. Nested, with the lids upright beside them: ${litres(nested.volumeMl)}, one movement more each time${more > 0 ? ` (about ${more} more a week)` : ''}.`;
+	return `Lids on: ${formatVolume(onMl)}, one movement each time. Nested, with the lids upright beside them: ${formatVolume(nestedMl)}, one movement more each time${more > 0 ? ` (about ${more} more a week)` : ''}.`;
 }
 export const lidsAdvice = ({ advice, savedMl }: LidsChoice): string =>
 	advice === 'nested'
@@ -84,7 +83,13 @@ export const KIND_FIELD_WORDS: Readonly<Record<KindField, string>> = {
 	price: 'Price',
 	owned: 'How many you have',
 	lid: 'Lid',
-	stack: 'Stacks'
+	stack: 'Stacks',
+	nest: 'Nests when empty',
+	clear: 'Seen through',
+	airtight: 'Airtight',
+	turn: 'May be turned',
+	shape: 'Shape',
+	mass: 'Mass, g'
 };
 
 /** Says what is wrong with a container, and what to do. */
@@ -120,16 +125,17 @@ export function tableText(code: 'empty' | 'one-column' | 'too-large'): string {
 	}
 }
 
-/** Says what stands in the way of a move by hand. @example 'It stays: 6 white beans stand there.' */
+/** Says what stands in the way of a move by hand. @example 'It stays where it was: Small open bin stands there.' */
 export function handHitText(home: Home, { placements, standing }: Stood, hits: readonly string[]) {
-	const names = hits.map((id) => {
+	const [id] = hits;
+	const what = () => {
 		if (id === 'wall') return 'the side of the cabinet is';
 		const container = placements.find((one) => one.id === id);
 		if (container) return `${home.containerKinds[container.kindId]?.name ?? 'a container'} stands`;
 		const row = standing.find((one) => one.id === id);
 		return row ? `${row.names[0] ?? 'a row'} stands` : 'something fixed is';
-	});
-	return `It stays where it was: ${names[0]} there.`;
+	};
+	return `It stays where it was: ${what()} there.`;
 }
 
 /** Says what did not go in and why. @example '2 × wok: 14 mm too tall here.' */

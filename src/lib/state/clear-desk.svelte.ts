@@ -26,7 +26,13 @@ import {
 } from '../core/model';
 import { effectiveDate } from '../core/rotation';
 import { nooksInOrder } from '../core/survey';
-import { keepingCosts, layoutOf, zoneModelOf, type KeepingCost } from '../core/zoning';
+import {
+	keepingCosts,
+	layoutOf,
+	zoneFingerprint,
+	zoneModelOf,
+	type KeepingCost
+} from '../core/zoning';
 import { dateText, VERDICT_WORDS, whenText } from '../messages/clearing';
 import type { HomeStore } from './home-store.svelte';
 import { Later, type Afterwards } from './later.svelte';
@@ -89,10 +95,9 @@ export class ClearDesk {
 		this.#keeping = new Later(
 			() => activePlan(this.home),
 			(plan) => {
-				if (!plan) return new Map();
+				// A plan that is out of date says nothing of this home.
+				if (plan?.fingerprint !== zoneFingerprint(this.home)) return new Map();
 				const model = zoneModelOf(this.home);
-				// A plan of another home says nothing of this one.
-				if (plan.fingerprint !== model.fingerprint) return new Map();
 				return keepingCosts(model, layoutOf(model, plan.assignments));
 			},
 			deps.afterwards

@@ -47,7 +47,6 @@ export interface FitDeskDeps {
 	readonly say: (words: string) => void;
 }
 
-/** The places of the plan, and what stands how in the one at hand: tried arrangements, the one that is kept, what is to be bought. */
 /** What did not go in; of what is kept, without the reason. */
 export type Over = FitPlan['leftOver'][number] | LeftOver;
 /** What was tried for a place, and the kinds that there were to choose from. */
@@ -64,6 +63,10 @@ export interface Together {
 	readonly first: readonly BuyFirst[];
 }
 
+/**
+ * The places of the plan, and what stands how in the one at hand: tried arrangements, the one that is kept, what is to be
+ * bought.
+ */
 export class FitDesk {
 	readonly job: Job<FitAnswer, FitProgress>;
 	readonly #deps: FitDeskDeps;

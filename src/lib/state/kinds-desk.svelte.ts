@@ -5,10 +5,12 @@ import {
 	outerOf,
 	plainKind,
 	readKinds,
+	withOuter,
 	type KindColumns,
 	type KindField,
 	type KindIssue,
-	type KindRow
+	type KindRow,
+	type OuterSize
 } from '../core/fitting';
 import { toCsv } from '../core/interchange/reports';
 import type { ContainerKind, ContainerRole, Home } from '../core/model';
@@ -113,31 +115,9 @@ export class KindsDesk {
 	write(change: Partial<ContainerKind>): void {
 		if (this.#draft) this.#draft = { ...this.#draft, ...change };
 	}
-	/** The outer size at the top; while the base and the inside were not told apart from it, they follow. */
-	writeOuter(side: 'widthMm' | 'depthMm', mm: number): void {
-		const draft = this.#draft;
-		if (!draft) return;
-		const before = draft.outerTop[side];
-		const wall = 2 * WALL_MM;
-		const follows = !draft.inner[side] || draft.inner[side] === before - wall;
-		this.#draft = {
-			...draft,
-			outerTop: { ...draft.outerTop, [side]: mm },
-			outerBase:
-				draft.outerBase[side] === before ? { ...draft.outerBase, [side]: mm } : draft.outerBase,
-			inner: follows ? { ...draft.inner, [side]: Math.max(0, mm - wall) } : draft.inner
-		};
-	}
-	writeHeight(heightMm: number): void {
-		const draft = this.#draft;
-		if (!draft) return;
-		const { inner } = draft;
-		const follows = !inner.heightMm || inner.heightMm === draft.heightMm - WALL_MM;
-		this.#draft = {
-			...draft,
-			heightMm,
-			inner: follows ? { ...inner, heightMm: Math.max(0, heightMm - WALL_MM) } : inner
-		};
+	/** An outer side; base and inside follow until they were told apart from it. */
+	writeOuter(side: keyof OuterSize, mm: number): void {
+		if (this.#draft) this.#draft = withOuter(this.#draft, side, mm);
 	}
 	cancel(): void {
 		this.#draft = null;
@@ -170,7 +150,9 @@ export class KindsDesk {
 	/** The rows as they would come in, each with what is wrong with it. */
 	rows = $derived.by((): readonly KindRow[] => {
 		const coming = this.#coming;
-		return coming ? readKinds(coming.table, coming.columns, this.home.units, this.#deps.newId) : [];
+		if (!coming) return [];
+		const known = new Map(this.#all.map((kind) => [kind.name, kind]));
+		return readKinds(coming.table, coming.columns, this.home.units, this.#deps.newId, known);
 	});
 	sound = $derived.by(() => this.rows.flatMap(({ kind }) => kind ?? []));
 	/** Takes in the sound rows, as one step; the others stay out. */
@@ -201,15 +183,16 @@ export class KindsDesk {
 				kind.role,
 				(kind.priceMinor / 100).toFixed(2),
 				kind.owned,
-				kind.lid ? 'yes' : 'no',
-				kind.stack ? 'yes' : 'no'
+				...[kind.lid, kind.stack, kind.nest, kind.clear, kind.airtight, kind.turn].map((is) =>
+					is ? 'yes' : 'no'
+				),
+				kind.shape,
+				kind.massG
 			])
 		]);
 	}
 }
 
-/** Wall of a container whose inside is not measured, mm. */
-const WALL_MM = 3;
 const CSV_HEAD = [
 	'Name',
 	'Width',
@@ -224,5 +207,11 @@ const CSV_HEAD = [
 	'Price',
 	'Owned',
 	'Lid',
-	'Stacks'
+	'Stacks',
+	'Nests',
+	'Clear',
+	'Airtight',
+	'Turns',
+	'Shape',
+	'Mass, g'
 ];

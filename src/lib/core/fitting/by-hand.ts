@@ -1,7 +1,7 @@
 import type { Home, Placement, Standing } from '../model';
 import { overlaps, type Rect } from '../solvers/packing';
 import { roomOf } from '../standing';
-import { outerOf } from './options';
+import { rectOf } from './check-fit';
 
 /** What stands in a place: containers and rows. */
 export interface Stood {
@@ -28,7 +28,7 @@ export interface HandMove {
 }
 
 /** A part within this of a wall or of another part stands at it, mm. */
-export const SNAP_MM = 12;
+const SNAP_MM = 12;
 
 /** Lists the containers and rows of a place as boxes; containers of unknown kinds are left out. */
 export function partBoxes(home: Home, { placements, standing }: Stood): PartBox[] {
@@ -36,10 +36,8 @@ export function partBoxes(home: Home, { placements, standing }: Stood): PartBox[
 		...placements.flatMap((placement): PartBox[] => {
 			const kind = home.containerKinds[placement.kindId];
 			if (!kind) return [];
-			const { widthMm, depthMm } = outerOf(kind);
-			const [w, d] = placement.turned ? [depthMm, widthMm] : [widthMm, depthMm];
-			const { id, xMm: x, yMm: y, zMm: z } = placement;
-			return [{ id, x, y, w, d, z, h: kind.heightMm, mayTurn: kind.turn }];
+			const { id, zMm: z } = placement;
+			return [{ id, ...rectOf(placement, kind), z, h: kind.heightMm, mayTurn: kind.turn }];
 		}),
 		...standing.map(({ id, xMm, yMm, widthMm, depthMm, heightMm }) => ({
 			id,

@@ -54,6 +54,7 @@ export {
 	USUAL_KINDS
 } from './usual-kinds';
 export { checkKind, type KindIssue } from './kind-checks';
+export { withOuter, type OuterSize } from './kind-sizes';
 export {
 	KIND_FIELDS,
 	kindColumns,
@@ -75,6 +76,6 @@ export {
 	type ShopPlace,
 	type StandIn
 } from './shop-card';
-export { lidsOf, nestedMl, type LidsChoice } from './lids';
+export { lidsOf, type LidsChoice } from './lids';
 export { elsewhereFor, type Elsewhere } from './elsewhere';
 export { FITTING_COMMANDS } from './commands';

@@ -89,6 +89,30 @@ describe('a table of containers', () => {
 			'inner-larger'
 		]);
 	});
+	it('changes a kind of that name by what it says, and leaves the rest as it was', () => {
+		const own = { ...USUAL_KINDS.find(({ id }) => id === 'bin-m')!, owned: 3 };
+		const table = readTable(`name,price,width\n${own.name},9,210`);
+		if (!table.ok) throw new Error(table.code);
+		const [row] = readKinds(
+			table.table,
+			kindColumns(table.table),
+			'mm',
+			counter('k'),
+			new Map([[own.name, own]])
+		);
+		expect(row).toMatchObject({ isKnown: true, issues: [] });
+		expect(row!.kind).toEqual({
+			...own,
+			priceMinor: 900,
+			outerTop: { ...own.outerTop, widthMm: 210 },
+			outerBase: { ...own.outerBase, widthMm: 210 },
+			inner: { ...own.inner, widthMm: 204 }
+		});
+	});
+	it('says that only what has a lid can be stacked', () => {
+		const [row] = read('name,width,depth,height,lid,stacks\nBin,200,300,130,no,yes');
+		expect(row!.issues).toEqual([{ code: 'stack-without-lid' }]);
+	});
 	it('refuses what is no table', () => {
 		expect(readTable('')).toEqual({ ok: false, code: 'empty' });
 		expect(readTable('name,width')).toEqual({ ok: false, code: 'empty' });

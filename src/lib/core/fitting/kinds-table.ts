@@ -1,13 +1,14 @@
 import { matchColumns, type Field, type Table } from '../tables';
 import {
 	CONTAINER_ROLES,
-	KindId,
 	parseLength,
 	type ContainerKind,
 	type ContainerRole,
 	type LengthUnit
 } from '../model';
 import { checkKind, type KindIssue } from './kind-checks';
+import { withOuter } from './kind-sizes';
+import { plainKind } from './usual-kinds';
 
 /** What a table of containers may say of each. */
 export const KIND_FIELDS = [
@@ -24,7 +25,13 @@ export const KIND_FIELDS = [
 	{ name: 'price', headed: /^(?:price|cost|each)/i },
 	{ name: 'owned', headed: /^(?:owned|have|count|number|qty|quantity)/i },
 	{ name: 'lid', headed: /^lid/i },
-	{ name: 'stack', headed: /^stack/i }
+	{ name: 'stack', headed: /^stack/i },
+	{ name: 'nest', headed: /^nest/i },
+	{ name: 'clear', headed: /^(?:clear|see|transparent)/i },
+	{ name: 'airtight', headed: /^air/i },
+	{ name: 'turn', headed: /^turn/i },
+	{ name: 'shape', headed: /^shape/i },
+	{ name: 'mass', headed: /^(?:mass|weight|weighs)/i }
 ] as const satisfies readonly Field<string>[];
 export type KindField = (typeof KIND_FIELDS)[number]['name'];
 export type KindColumns = Record<KindField, number>;
@@ -42,13 +49,14 @@ export type RowIssue =
 export interface KindRow {
 	readonly row: number;
 	readonly name: string;
+	/** It takes the place of a kind of that name. */
+	readonly isKnown: boolean;
 	readonly kind: ContainerKind | null;
 	readonly issues: readonly RowIssue[];
 }
 
+const ROUND = /round|circ/i;
 const YES = /^(?:y|yes|true|1|x|with|ja|oui|si|sí)$/i;
-/** Wall of a container whose inside is not said, mm. */
-const WALL_MM = 3;
 const ROLES_BY_WORD: readonly (readonly [RegExp, ContainerRole])[] = [
 	[/turntable|lazy/i, 'turntable'],
 	[/jar|canister/i, 'jar'],
@@ -69,13 +77,15 @@ function roleOf(text: string): ContainerRole {
 
 /**
  * Reads the rows of a table as containers; nothing is changed. Bare lengths are in `units`; an inside that is not said is
- * the outside less the walls, a base that is not said is as large as the top. Ids are made by `newId`.
+ * the outside less the walls, a base that is not said is as large as the top. `known` has kinds by name: a
+ * row of that name changes that kind, and what it does not say stays; other ids are made by `newId`.
  */
 export function readKinds(
 	table: Table,
 	columns: KindColumns,
 	units: LengthUnit,
-	newId: () => string
+	newId: () => string,
+	known: ReadonlyMap<string, ContainerKind> = new Map()
 ): KindRow[] {
 	return table.rows.map((cells, i): KindRow => {
 		const issues: RowIssue[] = [];
@@ -100,42 +110,53 @@ export function readKinds(
 		};
 		const name = text('name').slice(0, 200);
 		if (!name) issues.push({ code: 'no-name' });
-		const [widthMm, depthMm, heightMm] = [
-			length('width', 0),
-			length('depth', 0),
-			length('height', 0)
-		];
-		const inside = (mm: number) => Math.max(0, mm - 2 * WALL_MM);
-		const lid = YES.test(text('lid'));
-		const sizes = {
-			outerTop: { widthMm, depthMm },
-			outerBase: { widthMm: length('baseWidth', widthMm), depthMm: length('baseDepth', depthMm) },
-			inner: {
-				widthMm: length('innerWidth', inside(widthMm)),
-				depthMm: length('innerDepth', inside(depthMm)),
-				heightMm: length('innerHeight', Math.max(0, heightMm - WALL_MM))
-			},
-			heightMm,
-			lid,
-			stack: lid && YES.test(text('stack'))
+		const own = known.get(name);
+		const role = own && !text('role') ? own.role : roleOf(text('role') || name);
+		const base: ContainerKind = own ?? {
+			...plainKind(newId()),
+			shape: role === 'turntable' ? 'round' : 'box',
+			airtight: role === 'jar',
+			owned: 0
 		};
-		const role = roleOf(text('role') || name);
-		const [priceMinor, owned] = [Math.round(number('price') * 100), Math.round(number('owned'))];
-		issues.push(...checkKind({ role, ...sizes }));
+		/** What the table does not say stays as it was. */
+		const flag = (field: 'lid' | 'stack' | 'nest' | 'clear' | 'airtight' | 'turn') =>
+			text(field) ? YES.test(text(field)) : base[field];
+		const figure = (field: KindField, times: number, otherwise: number) =>
+			text(field) ? Math.round(number(field) * times) : otherwise;
+		const { outerTop } = base;
+		const sized = (
+			[
+				['widthMm', length('width', outerTop.widthMm)],
+				['depthMm', length('depth', outerTop.depthMm)],
+				['heightMm', length('height', base.heightMm)]
+			] as const
+		).reduce((kind, [side, mm]) => withOuter(kind, side, mm), base);
+		const { inner, outerBase } = sized;
 		const kind: ContainerKind = {
-			id: KindId.parse(newId()),
+			...sized,
 			name,
 			role,
-			shape: role === 'turntable' ? 'round' : 'box',
-			...sizes,
-			massG: 300,
-			nest: false,
-			clear: false,
-			airtight: role === 'jar',
-			turn: true,
-			priceMinor,
-			owned: Math.min(1000, owned)
+			shape: text('shape') ? (ROUND.test(text('shape')) ? 'round' : 'box') : base.shape,
+			outerBase: {
+				widthMm: length('baseWidth', outerBase.widthMm),
+				depthMm: length('baseDepth', outerBase.depthMm)
+			},
+			inner: {
+				widthMm: length('innerWidth', inner.widthMm),
+				depthMm: length('innerDepth', inner.depthMm),
+				heightMm: length('innerHeight', inner.heightMm)
+			},
+			massG: figure('mass', 1, base.massG),
+			lid: flag('lid'),
+			stack: flag('stack'),
+			nest: flag('nest'),
+			clear: flag('clear'),
+			airtight: flag('airtight'),
+			turn: flag('turn'),
+			priceMinor: figure('price', 100, base.priceMinor),
+			owned: Math.min(1000, figure('owned', 1, base.owned))
 		};
-		return { row: i + 1, name, kind: issues.length ? null : kind, issues };
+		issues.push(...checkKind(kind));
+		return { row: i + 1, name, isKnown: !!own, kind: issues.length ? null : kind, issues };
 	});
 }

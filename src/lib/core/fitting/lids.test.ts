@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
 import type { Home, Thing } from '../model';
-import { lidsOf, nestedMl } from './lids';
+import { lidsOf, nestedMlOf } from './lids';
 
 const demo = demoHome(NOW);
 /** The food boxes of the demo on one shelf, by a plan. */
@@ -38,8 +38,8 @@ describe('lids on or nested', () => {
 		const [choice] = lidsOf(boxes, 's3-low', false);
 		expect(choice).toMatchObject({ groupId: 'food-boxes' });
 		expect(choice!.pairs).toBeGreaterThan(8);
-		expect(choice!.savedMl).toBeCloseTo(choice!.on.volumeMl - choice!.nested.volumeMl, 6);
-		expect(choice!.nested.volumeMl).toBeLessThan(choice!.on.volumeMl * 0.7);
+		expect(choice!.savedMl).toBeCloseTo(choice!.onMl - choice!.nestedMl, 6);
+		expect(choice!.nestedMl).toBeLessThan(choice!.onMl * 0.7);
 		expect(choice!.moreMoves).toBeGreaterThan(7);
 	});
 	it('are nested where the place is full, and kept on where they are in daily use and there is room', () => {
@@ -65,19 +65,19 @@ describe('lids on or nested', () => {
 	});
 	it('nest a smaller box in a larger one, and never take more than side by side', () => {
 		const [small, large] = [vessel('s', 100, 60), vessel('l', 200, 80)];
-		expect(nestedMl([large])).toBe(3200);
-		expect(nestedMl([small, large])).toBeCloseTo((200 * 200 * 92) / 1000, 6);
+		expect(nestedMlOf([large])).toBe(3200);
+		expect(nestedMlOf([small, large])).toBeCloseTo((200 * 200 * 92) / 1000, 6);
 		// A tall narrow one stands by itself.
-		expect(nestedMl([vessel('t', 90, 250), large])).toBe(3200 + 2025);
-		expect(nestedMl([large, large])).toBeCloseTo((200 * 200 * 96) / 1000, 6);
+		expect(nestedMlOf([vessel('t', 90, 250), large])).toBe(3200 + 2025);
+		expect(nestedMlOf([large, large])).toBeCloseTo((200 * 200 * 96) / 1000, 6);
 		const side = fc.integer({ min: 60, max: 300 });
 		fc.assert(
 			fc.property(fc.array(fc.tuple(side, side), { minLength: 1, maxLength: 8 }), (sizes) => {
 				const all = sizes.map(([w, h], i) => vessel(`v${i}`, w, h));
-				const apart = all.reduce((sum, one) => sum + nestedMl([one]), 0);
-				const together = nestedMl(all);
-				expect(together).toBeGreaterThanOrEqual(Math.max(...all.map((one) => nestedMl([one]))));
-				expect(nestedMl([...all].reverse())).toBeCloseTo(together, 6);
+				const apart = all.reduce((sum, one) => sum + nestedMlOf([one]), 0);
+				const together = nestedMlOf(all);
+				expect(together).toBeGreaterThanOrEqual(Math.max(...all.map((one) => nestedMlOf([one]))));
+				expect(nestedMlOf([...all].reverse())).toBeCloseTo(together, 6);
 				expect(together).toBeLessThanOrEqual(apart + 1e-6);
 			}),
 			{ seed: 149 }

@@ -2,19 +2,14 @@ import { matchSets, type RimPiece } from '../clearing';
 import { nestRiseMm, nestsIn, usesPerWeek, type Home, type Thing } from '../model';
 import { wantsOf } from './wants';
 
-/** A way to keep vessels and their lids: the room it takes, and the movements each use takes. */
-export interface LidsWay {
-	readonly volumeMl: number;
-	readonly movesPerUse: number;
-}
-
 /** What a group's boxes or pots take in one place with their lids on, and nested with the lids upright beside them. */
 export interface LidsChoice {
 	readonly groupId: string;
 	/** Vessels with a lid of theirs. */
 	readonly pairs: number;
-	readonly on: LidsWay;
-	readonly nested: LidsWay;
+	/** Room with the lids on. */
+	readonly onMl: number;
+	readonly nestedMl: number;
 	readonly savedMl: number;
 	/** Movements more a week when nested. */
 	readonly moreMoves: number;
@@ -23,13 +18,12 @@ export interface LidsChoice {
 
 /** Fewer pairs than this are no question. */
 const LEAST_PAIRS = 3;
-/** Each more of a size in a stack stands out by this share of its height, and at least so much, mm. */
+/** Each more of a size in a stack stands out by this share of its height. */
 const RISES_SHARE = 0.2;
-const RISES_MM = 12;
 /** A lid on edge takes its thickness and room for a finger, mm. */
 const FINGER_MM = 4;
-/** One movement takes it with its lid on; nested it is lifted off its stack, and the lid is drawn. */
-const MOVES = { on: 1, nested: 2 } as const;
+/** With its lid on one movement takes it; nested it is lifted off its stack, and the lid is drawn. */
+const MORE_MOVES = 1;
 /** Room that is worth a movement more each time, ml for each movement a week; in a place that is full, any is. */
 const WORTH_ML_PER_MOVE = 700;
 const boxMl = (w: number, d: number, h: number) => (w * d * h) / 1000;
@@ -38,7 +32,7 @@ const boxMl = (w: number, d: number, h: number) => (w * d * h) / 1000;
  * Room of vessels nested into each other: the largest first, each in the first stack whose innermost takes it. Of one size
  * each more rises by a fifth of its height (a working estimate: boxes and pots taper), a smaller one by what stands out.
  */
-export function nestedMl(vessels: readonly Thing[]): number {
+export function nestedMlOf(vessels: readonly Thing[]): number {
 	const order = [...vessels].sort(
 		(a, b) =>
 			b.piece.widthMm * b.piece.depthMm - a.piece.widthMm * a.piece.depthMm ||
@@ -51,7 +45,7 @@ export function nestedMl(vessels: readonly Thing[]): number {
 		const alone = boxMl(widthMm, depthMm, heightMm);
 		const risesIn = (last: Thing) =>
 			last.id === vessel.id
-				? Math.max(RISES_MM, RISES_SHARE * heightMm)
+				? nestRiseMm(RISES_SHARE * heightMm, 0)
 				: nestRiseMm(heightMm, last.piece.heightMm);
 		// What would stand far out of a wide one stands better by itself.
 		const stack = stacks.find(
@@ -106,17 +100,17 @@ export function lidsOf(home: Home, nookId: string, isFull: boolean): LidsChoice[
 			(sum, { piece }) => sum + boxMl(piece.widthMm, piece.depthMm, piece.heightMm + FINGER_MM),
 			0
 		);
-		const inMl = Math.min(onMl, nestedMl(vessels) + lidsMl);
+		const inMl = Math.min(onMl, nestedMlOf(vessels) + lidsMl);
 		const uses = [...new Set(vessels)].reduce((sum, thing) => sum + usesPerWeek(thing), 0);
-		const moreMoves = uses * (MOVES.nested - MOVES.on);
+		const moreMoves = uses * MORE_MOVES;
 		const savedMl = onMl - inMl;
 		const isWorth = savedMl > (isFull ? 0 : WORTH_ML_PER_MOVE * moreMoves);
 		return [
 			{
 				groupId,
 				pairs: pairs.length,
-				on: { volumeMl: onMl, movesPerUse: MOVES.on },
-				nested: { volumeMl: inMl, movesPerUse: MOVES.nested },
+				onMl,
+				nestedMl: inMl,
 				savedMl,
 				moreMoves,
 				advice: isWorth ? 'nested' : 'on'

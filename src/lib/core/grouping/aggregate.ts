@@ -61,7 +61,7 @@ export interface GroupFigures {
 /** Depth over which front run is counted: a run of 1 m is 0.3 m² of shelf, mm. */
 export const ROW_DEPTH_MM = 300;
 /** Things are piled up to about this height when they are flatter, mm. */
-export const PILE_MM = 220;
+const PILE_MM = 220;
 /** Folded cloth is piled higher: it does not slip, mm. */
 const CLOTH_PILE_MM = 320;
 /** Categories of folded cloth. */

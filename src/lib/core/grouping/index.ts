@@ -4,7 +4,6 @@ export {
 	figureParts,
 	frontRunMm,
 	groupFigures,
-	PILE_MM,
 	ROW_DEPTH_MM,
 	SPARE_FETCHES,
 	SUMMED,

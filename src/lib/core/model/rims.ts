@@ -14,7 +14,7 @@ export function rimsOff(a: Rim, b: Rim): readonly [number, number] | null {
 }
 
 /** Whether one vessel goes into the opening of another. */
-export function nestsIn(small: Pick<Thing, 'piece' | 'rim'>, large: Pick<Thing, 'rim'>): boolean {
+export function nestsIn(small: Pick<Thing, 'rim'>, large: Pick<Thing, 'rim'>): boolean {
 	if (small.rim?.part !== 'vessel' || large.rim?.part !== 'vessel') return false;
 	const { widthMm, depthMm } = large.rim;
 	const [short, long] = [Math.min(widthMm, depthMm), Math.max(widthMm, depthMm)];

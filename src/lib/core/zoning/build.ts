@@ -127,8 +127,7 @@ function partsOfGroup(
 		goesIn: ({ thing }, n) => {
 			const clear = clears[n];
 			return (
-				clear !== null &&
-				clear !== undefined &&
+				!!clear &&
 				goesIn(thing, clear) === 'goes' &&
 				!petCouldTake(home, { things: [thing], hazards: new Set(thing.hazards) }, places[n]!)
 			);

@@ -39,8 +39,7 @@ export function keepingCosts(model: ZoneModel, layout: Layout): ReadonlyMap<stri
 	parts.forEach(({ figures, share }, own) => {
 		const n = layout.assignment[own]!;
 		const clear = clears[n];
-		if (!clear) return;
-		if (!waiting[n]!.length) return;
+		if (!clear || !waiting[n]!.length) return;
 		const all = goodsOf(figures.holdings);
 		const taken = frontTaken(all, clear);
 		for (const good of all) {

@@ -61,6 +61,8 @@
 		const inIt = notes.map(({ group }) => group.name);
 		return `${nook.name}, in ${box.cabinet.name}${inIt.length ? `: ${inIt.join(', ')}` : ''}`;
 	});
+	/** Figures run wider than words: measured as words of this size, px. */
+	const MONO_PX = 16;
 	const OPEN_KINDS = new Set(['door', 'top', 'worktop']);
 	const tone = {
 		good: 'var(--color-success)',
@@ -140,7 +142,7 @@
 			>
 		{/each}
 	{:else if !isBare}
-		{#if !notes.length || lay.named}
+		{#if (!notes.length || lay.named) && !(heat && short)}
 			<text
 				class="d-text"
 				x={box.x + font(5)}
@@ -171,7 +173,7 @@
 		</g>
 	{/if}
 </g>
-{#if heat && !price && fits(heat.text, box.textW, font(13))}
+{#if heat && !price && fits(heat.text, box.textW - font(10), font(MONO_PX))}
 	<text
 		class="d-measure heat"
 		x={box.x + box.textW - font(5)}

@@ -1,19 +1,19 @@
 <script lang="ts">
-	import type { Home, Nook, Placement, Standing } from '$lib/core/model';
+	import type { Home, Nook } from '$lib/core/model';
 	import { formatLength } from '$lib/core/model';
-	import { outerOf, rectOf } from '$lib/core/fitting';
-	import { holdsText } from '$lib/messages/fitting';
+	import type { Stood } from '$lib/core/fitting';
 	import type { HandDesk } from '$lib/state/hand-desk.svelte';
 	import { dragging } from './drag';
 	import { fitWords } from './front-geometry';
+	import { partsSeen, type ShelfSide } from './shelf-geometry';
 	import { inkOf } from './tag-style';
 
 	interface Props {
 		home: Home;
 		nook: Nook;
-		fit: { placements: readonly Placement[]; standing: readonly Standing[] } | null;
+		fit: Stood | null;
 		/** `above`: x and depth; `front`: x and height; `side`: depth, the front at the left, and height. */
-		side: 'above' | 'front' | 'side';
+		side: ShelfSide;
 		/** The container or row that stands out. */
 		picked?: string | null;
 		/** One was tapped; what is in it also stands in the panel. */
@@ -34,74 +34,16 @@
 	const scale = $derived(
 		Math.max(
 			0.05,
-			Math.min((widthPx - 2 * PAD_PX) / (nook.inside.widthMm ?? 300), 380 / tallest, 1.1)
+			Math.min(
+				(widthPx - 2 * PAD_PX) / Math.max(nook.inside.widthMm ?? 300, depthMm),
+				380 / tallest,
+				1.1
+			)
 		)
 	);
 	const PAD = $derived(PAD_PX / scale);
 	const font = (px: number) => px / scale;
-	interface Box {
-		id: string;
-		x: number;
-		y: number;
-		w: number;
-		h: number;
-		hue: number;
-		code: string;
-		label: string;
-		round: boolean;
-		loose: boolean;
-	}
-	interface Solid {
-		readonly x: number;
-		readonly y: number;
-		readonly z: number;
-		readonly w: number;
-		readonly d: number;
-		readonly h: number;
-	}
-	/** The front edge lies at the bottom of the view from above, as one stands before it. */
-	const boxes = $derived.by((): Box[] => {
-		const found: (Box & { far: number })[] = [];
-		const tag = (id: string) => home.groups[id]?.tag ?? { hue: 7, code: '??' };
-		const put = (
-			{ x, y, z, w, d, h }: Solid,
-			words: Pick<Box, 'id' | 'label' | 'round' | 'loose' | 'hue' | 'code'>
-		) => {
-			const views = {
-				above: { x, y: insideD - y - d, w, h: d, far: -z },
-				front: { x, y: insideD - z - h, w, h, far: y },
-				side: { x: y, y: insideD - z - h, w: d, h, far: -x }
-			};
-			found.push({ ...views[side], ...words });
-		};
-		for (const row of fit?.standing ?? [])
-			put(
-				{ x: row.xMm, y: row.yMm, z: 0, w: row.widthMm, d: row.depthMm, h: row.heightMm },
-				{
-					id: row.id,
-					...tag(row.groupId),
-					label: row.holds.length ? holdsText(home, row.holds) : row.names.join(', '),
-					round: false,
-					loose: true
-				}
-			);
-		for (const placement of fit?.placements ?? []) {
-			const kind = home.containerKinds[placement.kindId];
-			if (!kind) continue;
-			const { widthMm, depthMm } = outerOf(kind);
-			put(
-				{ ...rectOf(placement, kind), z: placement.zMm, h: kind.heightMm },
-				{
-					id: placement.id,
-					...tag(placement.groupId),
-					label: `${kind.name}: ${placement.holds.length ? holdsText(home, placement.holds) : (home.groups[placement.groupId]?.name ?? '')}`,
-					round: kind.shape === 'round' && side === 'above' && widthMm === depthMm,
-					loose: false
-				}
-			);
-		}
-		return found.sort((a, b) => b.far - a.far);
-	});
+	const boxes = $derived(fit ? partsSeen(home, fit, side, insideD) : []);
 	const SIDES = {
 		above: 'from above, front edge at the bottom',
 		front: 'from the front',

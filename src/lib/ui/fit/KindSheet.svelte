@@ -67,7 +67,7 @@
 			label="Height"
 			valueMm={kind.heightMm || null}
 			{units}
-			onchange={(mm) => desk.writeHeight(mm)}
+			onchange={(mm) => desk.writeOuter('heightMm', mm)}
 		/>
 	</fieldset>
 	<details class="mb-2">
