@@ -3,6 +3,8 @@
 // npm run bench -- categories       how many typed names fall into their category
 // npm run bench -- names FILE       names, one a line: what kind each is taken for
 // npm run bench -- lines FILE [--today ISO] [--order dmy|mdy|ymd]   typed lines: what each is read as
+// npm run bench -- rates            rates of use on made-up households, by method
+// npm run bench -- forecast         500 things over 12 weeks, 1,000 runs
 // npm run bench -- homes            generated homes against the by-hand rule
 // npm run bench -- proofs           plans of the demo home and of flats, proven
 // npm run bench -- browser          first-screen script, and a large home in the browser (needs a build)
@@ -17,6 +19,7 @@ import { z } from 'zod';
 import { benchAssignment, SideThread } from './assignment';
 import { benchBrowser } from './browser';
 import { benchCategories } from './categories';
+import { benchForecast } from './forecast';
 import { benchFuzz } from './fuzz';
 import { benchGestures } from './gestures';
 import { benchHome } from './home';
@@ -28,6 +31,7 @@ import { benchStore } from './store';
 import { benchHomes } from './homes';
 import { benchPacking } from './packing';
 import { benchProofs } from './proofs';
+import { benchRates } from './rates';
 import { benchSurvey } from './survey';
 
 const args = process.argv.slice(2);
@@ -57,6 +61,8 @@ else if (kind === 'gestures')
 else if (kind === 'kills') print(await benchKills(Number(files[0] ?? 1000)));
 else if (kind === 'store') print(benchStore(Number(files[0] ?? 5000)));
 else if (kind === 'fuzz') print(await benchFuzz(Number(files[0] ?? 1500)));
+else if (kind === 'rates') for (const line of benchRates()) print(line);
+else if (kind === 'forecast') print(benchForecast());
 else if (kind === 'survey') for (const line of benchSurvey()) print(line);
 else if (kind === 'homes') for (const line of benchHomes()) print(line);
 else if (kind === 'proofs') for await (const line of benchProofs()) print(line);

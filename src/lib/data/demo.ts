@@ -134,7 +134,7 @@ function thingOf(row: StockRow, parsed: ParsedThing): Thing {
 		lifeKey: words.get('l') ?? category.lifeKey,
 		...blankThing(),
 		groupId: (row.into ?? row.key) as Thing['groupId'],
-		parPacks: number('par'),
+		hold: words.has('par') ? { rule: 'packs', amount: number('par')! } : null,
 		priceMinor: number('p'),
 		rim: rimOf(words.get('rim'))
 	};

@@ -240,8 +240,7 @@ export class ClearDesk {
 			verdict,
 			advice: first,
 			// What leaves but is restocked goes on the list in the same gesture.
-			wantAgain:
-				!this.avoid && (this.wantAgain || (LEAVING.has(verdict) && thing.parPacks !== null)),
+			wantAgain: !this.avoid && (this.wantAgain || (LEAVING.has(verdict) && thing.hold !== null)),
 			...(this.avoid ? { avoid: true } : {}),
 			...(this.some !== null && this.some > 0 ? { count: this.some } : {}),
 			toNookId:

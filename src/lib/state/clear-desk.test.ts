@@ -109,7 +109,7 @@ describe('the pile in Clear', () => {
 	});
 	it('puts what leaves and is restocked on the list in the same gesture, unless it is not to be bought', () => {
 		const home = applyEdit(stocked(['rice']), (draft) => {
-			Object.values(draft.things)[0]!.parPacks = 2;
+			Object.values(draft.things)[0]!.hold = { rule: 'packs', amount: 2 };
 		}).home;
 		const wanted = desk(home);
 		wanted.desk.choose('discard');

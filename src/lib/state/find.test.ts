@@ -14,8 +14,8 @@ describe('finding', () => {
 	it('gives a thing once for each place that it stands in, and opens it there', () => {
 		const hits = find(home, 'cumi');
 		expect(hits.map(({ href }) => href.replace(/&.*/, ''))).toEqual([
-			`turn?place=${first}`,
-			`turn?place=${second}`
+			`turn/stock?place=${first}`,
+			`turn/stock?place=${second}`
 		]);
 		expect(hits[0]?.where).toContain(home.nooks[first]!.name);
 	});

@@ -92,7 +92,7 @@ function placesOf(home: Home, thing: Thing): Found[] {
 			? hit(
 					nook.id,
 					`${nook.name}, ${home.cabinets[nook.cabinetId]?.name ?? ''}`,
-					`turn?place=${nook.id}&thing=${thing.id}`
+					`turn/stock?place=${nook.id}&thing=${thing.id}`
 				)
 			: hit(null, 'on the table', 'clear?place=on-the-table');
 	});
@@ -113,7 +113,7 @@ function mealHref(home: Home, mealId: string): string {
 /**
  * Finds things, places, cabinets, groups, people and meals by their names, the nearest first, at most `most`. A thing comes
  * once for each place that it stands in.
- * @example find(home, 'cumin')[0].href // 'turn?place=…&thing=…'
+ * @example find(home, 'cumin')[0].href // 'turn/stock?place=…&thing=…'
  */
 export function find(home: Home, typed: string, most = 8): Found[] {
 	const words = typed.trim();

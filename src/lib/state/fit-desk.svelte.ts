@@ -29,7 +29,7 @@ import {
 	type Home,
 	type Nook
 } from '../core/model';
-import { shoppingList } from '../core/rotation';
+import { containerLines } from '../core/rotation';
 import { nooksInOrder, type NookPlace } from '../core/survey';
 import { countText } from '../messages/numbers';
 import type { FitAnswer, FitProgress } from '../workers/fit.protocol';
@@ -191,7 +191,7 @@ export class FitDesk {
 	);
 	/** Containers that the home still lacks. */
 	buying = $derived.by(() =>
-		shoppingList(this.home).filter(({ reason }) => reason === 'container')
+		containerLines(this.home).sort((a, b) => a.name.localeCompare(b.name, 'en'))
 	);
 	get costMinor(): number {
 		return this.buying.reduce((sum, line) => sum + (line.priceMinor ?? 0) * line.buy, 0);

@@ -1,5 +1,6 @@
 import { command, type ArgsOf, type Command, type CommandName } from '../core/commands';
 import type { StoreNotice, Trouble } from '../core/commands/notices';
+import { touchedBy } from '../core/commands/take-back';
 import {
 	advance,
 	holds,
@@ -152,6 +153,20 @@ export class HomeStore {
 	/** Takes back the last change; also one made before a reload. */
 	undo(): void {
 		this.#step('undo', this.#shown.cursor);
+	}
+
+	/**
+	 * Takes back one step whatever was done since; true: it did. What was worked on since cannot be taken back by itself.
+	 */
+	takeBack(stepId: string): boolean {
+		const before = this.#shown;
+		const step = before.history.find(({ id }) => id === stepId);
+		if (this.lastStepId === stepId) this.undo();
+		else {
+			const touched = touchedBy(before, stepId);
+			if (touched) this.runAll(`take back ${step?.label ?? ''}`, [command('takeBack', touched)]);
+		}
+		return this.#shown !== before;
 	}
 
 	/** Does again what was taken back. */

@@ -85,7 +85,7 @@ describe('a lot', () => {
 	it('goes, and its thing with the last of it, unless something speaks of it', () => {
 		expect(apply(home, deleteLot(lotId)).things[thingId]).toBeUndefined();
 		const wanted = structuredClone(home);
-		wanted.things[thingId]!.parPacks = 4;
+		wanted.things[thingId]!.hold = { rule: 'packs', amount: 4 };
 		expect(apply(wanted, deleteLot(lotId)).things[thingId]).toBeDefined();
 	});
 });

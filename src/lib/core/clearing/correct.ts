@@ -113,7 +113,7 @@ export function deleteLot(lotId: string): Edit {
 
 /** Whether anything else speaks of a thing: a meal, or what is to be bought again. */
 const isNeeded = (home: Home, thingId: string): boolean =>
-	(home.things[thingId]?.parPacks ?? 0) > 0 ||
+	(home.things[thingId]?.hold?.amount ?? 0) > 0 ||
 	Object.values(home.meals).some(({ ingredients }) =>
 		ingredients.some((ingredient) => ingredient.thingId === thingId)
 	);

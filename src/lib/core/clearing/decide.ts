@@ -94,7 +94,8 @@ export function decide(choice: Decide): Edit {
 				thingId: lot.thingId,
 				at: choice.now,
 				count: lot.count,
-				kind: 'discard'
+				kind: 'discard',
+				why: null
 			};
 			lot.count = 0;
 		} else if (choice.verdict === 'move') lot.nookId = choice.toNookId;

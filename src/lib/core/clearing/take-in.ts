@@ -10,6 +10,7 @@ import {
 	type NookId,
 	type Thing
 } from '../model';
+import { frozenName, frozenNeeds } from '../rotation';
 import { tellKind } from './correct';
 import type { IntakeLine } from './parse-intake';
 import { traitsOf } from './traits';
@@ -48,14 +49,8 @@ const isFrozenLine = (line: IntakeLine): boolean =>
 function frozenLine(home: Home, line: IntakeLine): IntakeLine {
 	const known = knownThing(home, line.name);
 	const needs = known?.needs ?? categoryOf(line.category ?? UNKNOWN_KIND).needs;
-	return needs.includes('frozen') ? line : { ...line, name: `${line.name}, frozen` };
+	return needs.includes('frozen') ? line : { ...line, name: frozenName(line.name) };
 }
-
-/** What a thing needs that is kept frozen. */
-const frozenNeeds = (needs: Thing['needs']): Thing['needs'] => [
-	...needs.filter((need) => need !== 'chilled' && need !== 'frozen'),
-	'frozen'
-];
 
 function newThing(line: IntakeLine, id: string): Thing {
 	const traits = traitsOf(line.name, line.countWord, line.category);

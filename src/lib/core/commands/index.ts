@@ -3,11 +3,12 @@ import { FITTING_COMMANDS } from '../fitting';
 import { GROUPING_COMMANDS } from '../grouping';
 import { nameLabel } from '../marking';
 import { commandsOf, type CommandOf } from '../model';
-import { takeDown } from '../rotation';
+import { ROTATION_COMMANDS } from '../rotation';
 import { SURVEY_COMMANDS } from '../survey';
 import { UPKEEP_COMMANDS } from '../upkeep';
 import { ZONING_COMMANDS } from '../zoning';
-import { changeHome, chooseSchools, planClearDay } from './settings';
+import { changeHome, changeShop, chooseSchools, planClearDay } from './settings';
+import { takeBack } from './take-back';
 
 /**
  * Every change a person can make to a home, by name. Its arguments are plain data (`Plain`), so that the change can be
@@ -21,8 +22,10 @@ export const COMMANDS = {
 	...FITTING_COMMANDS,
 	...UPKEEP_COMMANDS,
 	nameLabel,
-	takeDown,
+	...ROTATION_COMMANDS,
+	takeBack,
 	changeHome,
+	changeShop,
 	chooseSchools,
 	planClearDay
 } as const;

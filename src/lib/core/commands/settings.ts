@@ -1,4 +1,4 @@
-import type { Edit, HomeHead } from '../model';
+import type { Edit, HomeHead, Settings } from '../model';
 
 /** Makes the edit that changes what a home says of itself. */
 export function changeHome(
@@ -10,6 +10,11 @@ export function changeHome(
 /** Makes the edit that chooses among ways of working; a choice that is not named stays. */
 export function chooseSchools(choice: Partial<HomeHead['schools']>): Edit {
 	return (draft) => void Object.assign(draft.schools, choice);
+}
+
+/** Makes the edit that says how the household shops; what is not named stays. */
+export function changeShop(change: Partial<Settings['shop']>): Edit {
+	return (draft) => void Object.assign(draft.settings.shop, change);
 }
 
 /** Makes the edit that plans a clear-out: what is not named stays as it is planned, or as `usual` has it. */

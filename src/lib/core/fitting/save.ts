@@ -116,6 +116,7 @@ export function keepArrangement(
 		draft.fitPlans[id] = plan;
 		const kept = new Set(plan.placements.map((placement) => placement.id));
 		for (const mark of Object.values(draft.marks))
-			if (mark.nookId === nookId && !kept.has(mark.placementId)) delete draft.marks[mark.id];
+			if (mark.nookId === nookId && mark.placementId && !kept.has(mark.placementId))
+				delete draft.marks[mark.id];
 	};
 }

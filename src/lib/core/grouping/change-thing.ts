@@ -4,7 +4,7 @@ import { PersonId, type Edit, type Thing } from '../model';
 export type ThingChange = Partial<
 	Pick<
 		Thing,
-		'name' | 'parPacks' | 'allergens' | 'rim' | 'priceMinor' | 'avoid' | 'piece' | 'massG'
+		'name' | 'hold' | 'packUses' | 'allergens' | 'rim' | 'priceMinor' | 'avoid' | 'piece' | 'massG'
 	>
 > & { readonly useClass?: Thing['use']['class'] };
 

@@ -72,8 +72,8 @@ describe('what was let go', () => {
 	const home = apply(withLines(bareKitchen(), ['rice', 'old mixer', 'oats', 'flour']), (draft) => {
 		const things = Object.values(draft.things);
 		for (const lot of Object.values(draft.lots)) if (lot.thingId !== things[0]!.id) lot.count = 0;
-		things[2]!.parPacks = 2;
-		things[3]!.parPacks = 2;
+		things[2]!.hold = { rule: 'packs', amount: 2 };
+		things[3]!.hold = { rule: 'packs', amount: 2 };
 		things[3]!.avoid = true;
 	});
 	const named = (name: string) => Object.values(home.things).find((thing) => thing.name === name)!;

@@ -78,7 +78,7 @@ export function strangerIn(
 
 /** Whether there is any of a thing, or it is to be bought again: what was let go needs no group. */
 export const isKept = (home: HomePart<'lots'>, thing: Thing): boolean =>
-	lotsOf(home, thing.id).length > 0 || ((thing.parPacks ?? 0) > 0 && !thing.avoid);
+	lotsOf(home, thing.id).length > 0 || ((thing.hold?.amount ?? 0) > 0 && !thing.avoid);
 
 /** Things that are kept and have no group yet. */
 export const looseThings = memoOn(['things', 'lots'], (home): readonly Thing[] =>

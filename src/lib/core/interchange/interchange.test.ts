@@ -9,6 +9,7 @@ import { proposeResets, resetsDue } from '../upkeep';
 import { resetsCalendar } from './calendar';
 import { homeJsonSchema, MAX_FILE_BYTES, migrate, readHomeFile, writeHomeFile } from '.';
 import { toVersion3 } from './to-version-3';
+import { toVersion8 } from './to-version-8';
 
 const codesOf = (text: string) => {
 	const result = readHomeFile(text);
@@ -47,7 +48,7 @@ describe('the home file', () => {
 		expect(codesOf('')).toEqual(['file-not-json']);
 		expect(codesOf('[]')).toEqual(['file-wrong-type']);
 		expect(codesOf('{"format":"other","version":1}')).toEqual(['file-wrong-type']);
-		expect(codesOf(good.replace('"version":7', '"version":9'))).toEqual(['file-newer']);
+		expect(codesOf(good.replace('"version":8', '"version":9'))).toEqual(['file-newer']);
 		expect(codesOf(good.replace(/"widthMm":\d+/, '"widthMm":"wide"'))).toEqual(['file-bad-record']);
 		expect(codesOf(good.replace(/"count":6/, '"count":6,"extra":1'))).toEqual(['file-bad-record']);
 		expect(codesOf('x'.repeat(MAX_FILE_BYTES + 1))).toEqual(['file-too-large']);
@@ -107,7 +108,7 @@ describe('the home file', () => {
 			expect((records as Record<string, unknown>)['constructor']).toBeUndefined();
 	});
 	it.each([0, -3])('has no layout %s', (version) => {
-		const text = writeHomeFile(tinyHome()).replace('"version":7', `"version":${version}`);
+		const text = writeHomeFile(tinyHome()).replace('"version":8', `"version":${version}`);
 		expect(codesOf(text)).toEqual(['file-bad-version']);
 	});
 	it.each([1, 2, 3, 4, 5, 6])(
@@ -194,6 +195,41 @@ describe('versions', () => {
 		expect(belongs).toEqual([{ kind: 'kitchen.glasses', spot: 'open', standing: 'first' }]);
 		expect(schools.change).toBe('some');
 		expect(Object.values(zonePlans)[0]!.assignments[0]!.thingIds).toHaveLength(1);
+	});
+	it('reads the frozen fixture of version 8, with everything that version added', () => {
+		const text = readFileSync(new URL('./fixtures/v8.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		const { things, listLines, plannedMeals, warmSpells, marks, settings, groups } = result.home;
+		expect(Object.values(things)[0]!).toMatchObject({
+			hold: { rule: 'par', amount: 0.5 },
+			packUses: 6
+		});
+		expect(listLines['ll1']).toMatchObject({ state: 'in-trolley', paidMinor: 120 });
+		expect(plannedMeals['pm1']!.slot).toBe('supper');
+		expect(warmSpells['ws1']!.peakC).toBe(12);
+		expect(marks['mark-place']).toMatchObject({ placementId: null, bare: false });
+		expect(settings.shop.areas).toEqual(['Fridge', 'Dry food']);
+		expect(Object.values(groups)[0]!.lids).toBe('nested');
+	});
+	it('carries version 7 to today: so many packs to hold are a rule now, and labels know their contents', () => {
+		const text = readFileSync(new URL('./fixtures/v7.keepnook.json', import.meta.url), 'utf8');
+		const old = JSON.parse(text) as {
+			home: { things: Record<string, { parPacks: number | null }> };
+		};
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		for (const [id, { parPacks }] of Object.entries(old.home.things))
+			expect(result.home.things[id]!.hold).toEqual(
+				parPacks === null ? null : { rule: 'packs', amount: parPacks }
+			);
+		expect(toVersion8({ things: { a: { parPacks: 3 } } })).toMatchObject({
+			things: { a: { hold: { rule: 'packs', amount: 3 } } }
+		});
+		expect(Object.values(result.home.marks).every(({ bare }) => !bare)).toBe(true);
+		expect(result.home.settings.shop.everyDays).toBe(7);
 	});
 	it('carries the frozen fixture of version 6 to today: nobody sits, and kinds belong where they usually do', () => {
 		const text = readFileSync(new URL('./fixtures/v6.keepnook.json', import.meta.url), 'utf8');

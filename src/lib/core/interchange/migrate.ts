@@ -5,6 +5,7 @@ import { toVersion4 } from './to-version-4';
 import { toVersion5 } from './to-version-5';
 import { toVersion6 } from './to-version-6';
 import { toVersion7 } from './to-version-7';
+import { toVersion8 } from './to-version-8';
 
 /** Carries a home of one version to the next; pure, and takes nothing away that the next version keeps. */
 export type Migration = (home: unknown) => unknown;
@@ -16,7 +17,8 @@ export const MIGRATIONS: readonly Migration[] = [
 	toVersion4,
 	toVersion5,
 	toVersion6,
-	toVersion7
+	toVersion7,
+	toVersion8
 ];
 
 /** Carries a home up the ladder to today's version, for files and for the database alike. */

@@ -27,7 +27,9 @@ export function nameLabel(
 			placementId: PartId.parse(label.placementId),
 			groupId: GroupId.parse(label.groupId),
 			text: words.slice(0, MOST_LETTERS.text),
-			note: label.note.slice(0, MOST_LETTERS.note)
+			note: label.note.slice(0, MOST_LETTERS.note),
+			bare: false,
+			thingIds: []
 		};
 	};
 }

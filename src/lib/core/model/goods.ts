@@ -4,23 +4,16 @@ import {
 	DecisionId,
 	GroupId,
 	LotId,
-	MealId,
 	NookId,
 	PersonId,
 	ResetId,
 	RoutineId,
 	SessionId,
-	ThingId,
-	UseEventId
+	ThingId
 } from './ids';
+import { Instant, IsoDate, Minor } from './scalars';
 import { Mm, StationKind, Words } from './places';
-
-/** An ISO calendar date without time, `2027-03-31`; the day must exist. */
-export const IsoDate = z.iso.date();
-/** An ISO instant in UTC. */
-export const Instant = z.iso.datetime();
-/** Money in minor units (cents, pence), whole, zero or more. */
-export const Minor = z.int().min(0);
+import { HoldRule } from './stocking';
 
 export const USE_CLASSES = [
 	'several-daily',
@@ -92,8 +85,10 @@ export const Thing = z.strictObject({
 	groupByHand: z.boolean(),
 	/** Allergens it holds, and those it is sure to be free of; null: read from its name. */
 	allergens: z.strictObject({ contains: z.array(Words), freeFrom: z.array(Words) }).nullable(),
-	/** How many to hold, in packs; null: not restocked. */
-	parPacks: z.int().min(0).max(10_000).nullable(),
+	/** How much to hold; null: not restocked. */
+	hold: HoldRule.nullable(),
+	/** Uses or portions that one pack gives; null: as its kind usually does. */
+	packUses: z.number().positive().max(1000).nullable(),
 	priceMinor: Minor.nullable(),
 	avoid: z.boolean(),
 	/** Number on the pack, 8 to 14 digits; null: none known. */
@@ -148,7 +143,7 @@ export const Lot = z.strictObject({
 	/** null: out of its place, on the table. */
 	nookId: NookId.nullable(),
 	count: z.number().min(0).max(1_000_000),
-	unit: z.enum(['pack', 'g', 'meal']),
+	unit: z.enum(['pack', 'g', 'piece', 'meal']),
 	dates: z.strictObject({
 		printed: z.strictObject({ on: IsoDate, kind: z.enum(['use-by', 'best-before']) }).nullable(),
 		openedOn: IsoDate.nullable(),
@@ -263,21 +258,14 @@ export const Group = z.strictObject({
 	stockOf: GroupId.nullable(),
 	/** Kept in its packs or poured into jars; null: as the home does. */
 	boxes: z.enum(['decant', 'packs']).nullable(),
+	/** Boxes with their lids on, or nested with the lids apart; null: not chosen. */
+	lids: z.enum(['on', 'nested']).nullable(),
 	/** Why it was proposed, first reason first; empty: made by hand. */
 	why: z.array(GroupReason).max(8),
 	/** Named or made by hand, so that a new proposal neither renames nor removes it. */
 	byHand: z.boolean()
 });
 export type Group = z.infer<typeof Group>;
-
-export const Meal = z.strictObject({
-	id: MealId,
-	name: Words,
-	servings: z.int().min(1),
-	timesPerMonth: z.number().min(0),
-	ingredients: z.array(z.strictObject({ thingId: ThingId, packs: z.number().min(0) }))
-});
-export type Meal = z.infer<typeof Meal>;
 
 export const Routine = z.strictObject({
 	id: RoutineId,
@@ -328,13 +316,3 @@ export const Reset = z.strictObject({
 	foundShare: z.number().min(0).max(1).nullable()
 });
 export type Reset = z.infer<typeof Reset>;
-
-export const UseEvent = z.strictObject({
-	id: UseEventId,
-	lotId: LotId,
-	thingId: ThingId,
-	at: Instant,
-	count: z.number().min(0),
-	kind: z.enum(['use', 'discard', 'add'])
-});
-export type UseEvent = z.infer<typeof UseEvent>;

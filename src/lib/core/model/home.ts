@@ -1,25 +1,15 @@
 import { z } from 'zod';
-import {
-	ClearingSession,
-	Decision,
-	Group,
-	Instant,
-	IsoDate,
-	Lot,
-	Meal,
-	Reset,
-	Routine,
-	Thing,
-	UseEvent
-} from './goods';
+import { ClearingSession, Decision, Group, Lot, Reset, Routine, Thing } from './goods';
+import { Instant, IsoDate } from './scalars';
 import { HomeId, IdText, NookId, PlanId } from './ids';
 import { Cabinet, Nook, Person, Pet, Room, Run, Station, Words } from './places';
 import { ContainerKind, FitPlan, Mark, Pin, ZonePlan } from './plans';
 import { Settings } from './settings';
 import { BelongsHere } from './spots';
+import { ListLine, Meal, PlannedMeal, UseEvent, WarmSpell } from './stocking';
 
 /** The version of the file and record layout that this program writes. */
-export const HOME_VERSION = 7;
+export const HOME_VERSION = 8;
 
 /** The schema of each kind of record, by the name of its collection. */
 export const RECORD_SCHEMAS = {
@@ -42,7 +32,10 @@ export const RECORD_SCHEMAS = {
 	routines: Routine,
 	sessions: ClearingSession,
 	resets: Reset,
-	useEvents: UseEvent
+	useEvents: UseEvent,
+	plannedMeals: PlannedMeal,
+	listLines: ListLine,
+	warmSpells: WarmSpell
 } as const;
 
 export type CollectionName = keyof typeof RECORD_SCHEMAS;
@@ -129,7 +122,10 @@ export const Home = z.strictObject({
 	routines: collection(Routine),
 	sessions: collection(ClearingSession),
 	resets: collection(Reset),
-	useEvents: collection(UseEvent)
+	useEvents: collection(UseEvent),
+	plannedMeals: collection(PlannedMeal),
+	listLines: collection(ListLine),
+	warmSpells: collection(WarmSpell)
 });
 export type Home = z.infer<typeof Home>;
 /** What a computation reads of a home. @example HomePart<'things' | 'lots'> */

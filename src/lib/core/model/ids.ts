@@ -38,6 +38,9 @@ export const RoutineId = idOf<'Routine'>();
 export const SessionId = idOf<'ClearingSession'>();
 export const ResetId = idOf<'Reset'>();
 export const UseEventId = idOf<'UseEvent'>();
+export const PlannedMealId = idOf<'PlannedMeal'>();
+export const ListLineId = idOf<'ListLine'>();
+export const WarmSpellId = idOf<'WarmSpell'>();
 /** Something inside a record that one can point at (a corner, a doorway, a pipe, a container); unique in its list. */
 export const PartId = idOf<'Part'>();
 
@@ -62,6 +65,9 @@ export type RoutineId = z.infer<typeof RoutineId>;
 export type SessionId = z.infer<typeof SessionId>;
 export type ResetId = z.infer<typeof ResetId>;
 export type UseEventId = z.infer<typeof UseEventId>;
+export type PlannedMealId = z.infer<typeof PlannedMealId>;
+export type ListLineId = z.infer<typeof ListLineId>;
+export type WarmSpellId = z.infer<typeof WarmSpellId>;
 export type PartId = z.infer<typeof PartId>;
 
 /** What has not been given its id yet. */

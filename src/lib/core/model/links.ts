@@ -65,12 +65,16 @@ export const LINKS: readonly Link[] = [
 	link('fitPlans', 'leftOver.*.thingId', 'things', 'drop'),
 	link('marks', 'nookId', 'nooks', 'cascade'),
 	link('marks', 'groupId', 'groups', 'cascade'),
+	link('marks', 'thingIds.*', 'things', 'drop'),
 	link('meals', 'ingredients.*.thingId', 'things', 'drop'),
 	link('routines', 'steps.*.groupId', 'groups', 'drop'),
 	link('sessions', 'nookId', 'nooks', 'cascade'),
 	link('resets', 'cabinetId', 'cabinets', 'cascade'),
 	link('useEvents', 'lotId', 'lots', 'cascade'),
-	link('useEvents', 'thingId', 'things', 'cascade')
+	link('useEvents', 'thingId', 'things', 'cascade'),
+	link('plannedMeals', 'mealId', 'meals', 'cascade'),
+	link('listLines', 'thingId', 'things', 'cascade'),
+	link('warmSpells', 'cabinetId', 'cabinets', 'cascade')
 ];
 
 /** A link that leads nowhere. */

@@ -99,6 +99,7 @@ export const blankGroup = () =>
 		partners: [],
 		stockOf: null,
 		boxes: null,
+		lids: null,
 		why: [],
 		byHand: false
 	}) satisfies Partial<Group>;
@@ -109,7 +110,8 @@ export const blankThing = () =>
 		groupId: null,
 		groupByHand: false,
 		allergens: null,
-		parPacks: null,
+		hold: null,
+		packUses: null,
 		priceMinor: null,
 		avoid: false,
 		code: null,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { FitPlanId, GroupId, KindId, MarkId, NookId, PartId, PlanId, ThingId } from './ids';
-import { Instant, IsoDate, Minor } from './goods';
+import { Instant, IsoDate, Minor } from './scalars';
 import { Mm, MOST, partsOf, Words } from './places';
 
 export const CONTAINER_ROLES = [
@@ -145,13 +145,20 @@ export const FitPlan = z.strictObject({
 });
 export type FitPlan = z.infer<typeof FitPlan>;
 
+/** Letters of a label; more of them are refused before. */
+export const MOST_LETTERS = 120;
 export const Mark = z.strictObject({
 	id: MarkId,
 	nookId: NookId,
-	/** The container it is on, of the fit plan of its nook. */
-	placementId: PartId,
-	groupId: GroupId,
-	text: z.string().max(80),
-	note: z.string().max(120)
+	/** The container it is on, of the fit plan of its nook; null: the place itself. */
+	placementId: PartId.nullable(),
+	groupId: GroupId.nullable(),
+	/** The words by hand; empty: as proposed. */
+	text: z.string().max(MOST_LETTERS),
+	note: z.string().max(120),
+	/** It stays without a label, for what is to come. */
+	bare: z.boolean(),
+	/** What was in it when its words were said. */
+	thingIds: z.array(ThingId)
 });
 export type Mark = z.infer<typeof Mark>;

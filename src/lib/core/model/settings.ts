@@ -39,6 +39,16 @@ export const Settings = z.strictObject({
 	}),
 	/** What containers may cost in all, in minor units; null: no ceiling. */
 	budgetMinor: z.int().min(0).max(1_000_000_000).nullable(),
+	shop: z.strictObject({
+		/** Days from one big shop to the next. */
+		everyDays: z.int().min(1).max(365),
+		/** Held beyond that, weeks. */
+		safetyWeeks: z.number().min(0).max(52),
+		/** What running out of something once is worth to the household, minor units. */
+		runOutMinor: z.int().min(0).max(1_000_000),
+		/** Areas of the shop in the order they are walked; others follow by name. */
+		areas: z.array(z.string().max(60)).max(100)
+	}),
 	unusedMonths: z.int().min(1),
 	/** Limits of the work triangle between sink, hob and fridge. */
 	triangle: z.strictObject({
@@ -76,6 +86,7 @@ export const DEFAULT_SETTINGS: Settings = {
 	lift: { aboveShoulderG: 3000, kneeToElbowG: 7000 },
 	play: { sideMm: 3, frontMm: 10, aboveMm: 30, overLipMm: 50, pipeMm: 10, fillShare: 0.8 },
 	budgetMinor: null,
+	shop: { everyDays: 7, safetyWeeks: 0.5, runOutMinor: 150, areas: [] },
 	unusedMonths: 12,
 	triangle: { leastSideMm: 1200, mostSideMm: 2700, mostSumMm: 7900 },
 	clearTime: { emptyMin: 10, lookMinPerThing: 0.5, decantMinPerL: 1, putBackMin: 10, times: 1.4 }

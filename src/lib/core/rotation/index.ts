@@ -2,9 +2,33 @@ export { Life, LIFE_TABLE, lifeOf } from './life';
 export { effectiveDate, type EffectiveDate } from './effective-date';
 export { byFirstExpired, nextLot, picksOf, countPast, useFirst, type Pick } from './picks';
 export { takeDown, type TakeDown } from './take-down';
+export { ROTATION_COMMANDS } from './commands';
+export { believeRate, classRate, rateOf, type Rate, type RateBelief } from './rate';
+export { inPacks, packUsesOf, perPack } from './packs';
+export { closedLifeDays, holdTarget, keptFrozen, lifeCeiling, type HoldTarget } from './hold';
+export { asFrozen, asThawed, frozenName, frozenNeeds } from './frozen';
 export {
-	lifeCeiling,
+	freeze,
+	freezeIssue,
+	moveStock,
+	openPack,
+	putIn,
+	thaw,
+	type FreezeIssue,
+	type OfLot,
+	type PutIn
+} from './stock-moves';
+export { todayOf, type Today, type TodayCode, type TodayItem } from './today';
+export { freezeInto, freezerPlaces, isFreezer, isFridge, thawPlaces } from './places';
+export { addLine, dropLines, forgetSaid, sayOfLine, type LineOf } from './list-lines';
+export {
+	areaOrder,
+	containerLines,
+	homeOf,
+	listCost,
 	packsHeld,
+	packsWithOneOpen,
+	shopArea,
 	shoppingList,
 	type ShoppingLine,
 	type ShoppingReason

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addDays, CATEGORIES, type Lot, type Thing } from '../model';
+import { addDays, CATEGORIES, USES_PER_WEEK, type Lot, type Thing } from '../model';
 import { decide } from '../clearing';
 import { apply, bareKitchen, NOW, TODAY, tinyHome, withLines } from '../fixtures/tiny-home';
 import {
@@ -10,6 +10,7 @@ import {
 	lifeCeiling,
 	lifeOf,
 	nextLot,
+	packUsesOf,
 	picksOf,
 	shoppingList,
 	takeDown,
@@ -167,10 +168,12 @@ describe('the shopping list', () => {
 	const withPar = (line: string, par: number | null) =>
 		apply(
 			withLines(bareKitchen(), [line]),
-			(draft) => void (Object.values(draft.things)[0]!.parPacks = par)
+			(draft) =>
+				void (Object.values(draft.things)[0]!.hold =
+					par === null ? null : { rule: 'packs', amount: par })
 		);
 	it('asks for what is below par or run out', () => {
-		expect(shoppingList(withPar('2 penne', 3))).toMatchObject([
+		expect(shoppingList(withPar('2 penne', 3), TODAY)).toMatchObject([
 			{ name: 'penne', buy: 1, have: 2, reason: 'below-par' }
 		]);
 		const home = withPar('1 penne', 1);
@@ -178,19 +181,20 @@ describe('the shopping list', () => {
 			home,
 			takeDown({ lotId: Object.keys(home.lots)[0]!, count: 1, eventId: 'e', now: NOW })
 		);
-		expect(shoppingList(gone)).toMatchObject([{ buy: 1, have: 0, reason: 'run-out' }]);
-		expect(shoppingList(withPar('3 penne', 3))).toEqual([]);
-		expect(shoppingList(withPar('0.5 penne', null))).toEqual([]);
+		expect(shoppingList(gone, TODAY)).toMatchObject([{ buy: 1, have: 0, reason: 'run-out' }]);
+		expect(shoppingList(withPar('3 penne', 3), TODAY)).toEqual([]);
+		expect(shoppingList(withPar('0.5 penne', null), TODAY)).toEqual([]);
 	});
 	it('never asks for more than is used within its life', () => {
 		const milk = withPar('1 milk', 30);
 		const thing = Object.values(milk.things)[0]!;
 		const [line] = shoppingList(
-			apply(milk, (draft) => void (Object.values(draft.things)[0]!.use.class = 'several-daily'))
+			apply(milk, (draft) => void (Object.values(draft.things)[0]!.use.class = 'several-daily')),
+			TODAY
 		);
 		expect(lifeOf(thing)).not.toBeNull();
 		expect(line!.ceiling).toBe(
-			lifeCeiling({ ...thing, use: { class: 'several-daily', countedPerWeek: null } }, 4)
+			lifeCeiling(thing, USES_PER_WEEK['several-daily'] / packUsesOf(thing))
 		);
 		expect(line!.buy).toBe(line!.ceiling! - 1);
 	});
@@ -209,9 +213,14 @@ describe('the shopping list', () => {
 				now: NOW
 			})
 		);
-		expect(shoppingList(gone)).toMatchObject([{ name: 'penne', buy: 1, reason: 'wanted-again' }]);
+		expect(shoppingList(gone, TODAY)).toMatchObject([
+			{ name: 'penne', buy: 1, reason: 'wanted-again' }
+		]);
 		expect(
-			shoppingList(apply(gone, (draft) => void (Object.values(draft.things)[0]!.avoid = true)))
+			shoppingList(
+				apply(gone, (draft) => void (Object.values(draft.things)[0]!.avoid = true)),
+				TODAY
+			)
 		).toEqual([]);
 	});
 });
@@ -241,13 +250,13 @@ describe('what Clear said', () => {
 		const again = apply(home, said(verdict, true), (draft) => {
 			Object.values(draft.lots)[0]!.count = 0;
 		});
-		expect(shoppingList(again)).toMatchObject([{ name: 'honey', buy: 1 }]);
+		expect(shoppingList(again, TODAY)).toMatchObject([{ name: 'honey', buy: 1 }]);
 	});
 	it('does not cap what is kept frozen by its days in the fridge', () => {
 		const frozen = stocked('2 mince frozen 01/02/26').thing;
 		expect(frozen.needs).toContain('frozen');
-		const daily = { ...frozen, use: { class: 'daily', countedPerWeek: null } } as Thing;
-		expect(lifeCeiling(daily, 4)!).toBeGreaterThan(10);
-		expect(lifeCeiling({ ...daily, needs: ['chilled'] }, 4)!).toBeLessThan(3);
+		expect(lifeCeiling(frozen, 2)!).toBeGreaterThan(10);
+		const chilled = { ...frozen, category: 'food.raw-meat', needs: ['chilled' as const] };
+		expect(lifeCeiling(chilled, 2)!).toBeLessThan(3);
 	});
 });

@@ -1,70 +1,122 @@
-import { categoryOf, memoOn, stock, usesPerWeek, type HomePart, type Thing } from '../model';
-import { lifeOf } from './life';
+import {
+	BRANCH_NAMES,
+	categoryOf,
+	memoOn,
+	stock,
+	type Home,
+	type HomePart,
+	type ListLine,
+	type Lot,
+	type Thing
+} from '../model';
+import { holdTarget } from './hold';
+import { inPacks } from './packs';
+import { rateOf } from './rate';
 
-export type ShoppingReason = 'run-out' | 'below-par' | 'wanted-again' | 'container';
+export type ShoppingReason = 'run-out' | 'below-par' | 'wanted-again' | 'container' | 'by-hand';
 
 export interface ShoppingLine {
+	/** The same for one line as long as it is on the list. */
+	readonly key: string;
 	readonly thingId: string | null;
 	readonly kindId: string | null;
 	readonly name: string;
-	/** Where in a shop it is found: the category's name. */
-	readonly shelf: string;
+	/** Where in a shop it is found. */
+	readonly area: string;
 	readonly buy: number;
 	readonly have: number;
+	/** What its rule asks for; null: no rule. */
 	readonly par: number | null;
 	readonly reason: ShoppingReason;
 	readonly priceMinor: number | null;
-	/** Set when the par asks for more than is used within its life. */
+	/** Set when the rule asks for more than is used within its life. */
 	readonly ceiling: number | null;
+	/** What was said of it in the shop; null: nothing yet. */
+	readonly said: ListLine | null;
 }
 
-/** Sums what is held of each thing, in packs; grams and meals do not count as packs. */
-export const packsHeld = memoOn(['lots'], (home): ReadonlyMap<string, number> => {
+/** Packs of each thing in the house: open ones count as what is left of them. */
+export const packsHeld = memoOn(['lots', 'things'], (home): ReadonlyMap<string, number> => {
 	const held = new Map<string, number>();
-	for (const lot of stock(home))
-		if (lot.unit === 'pack') held.set(lot.thingId, (held.get(lot.thingId) ?? 0) + lot.count);
+	for (const lot of stock(home)) {
+		const thing = home.things[lot.thingId];
+		if (!thing) continue;
+		const packs = inPacks(lot.count, lot.unit, thing);
+		held.set(lot.thingId, (held.get(lot.thingId) ?? 0) + packs);
+	}
 	return held;
 });
 
-const DAYS_PER_WEEK = 7;
-/**
- * The most packs worth holding: what is used within the life, at the rate given. Null when no life is known.
- * A pack is taken to last `usesPerPack` uses.
- */
-export function lifeCeiling(thing: Thing, usesPerPack: number): number | null {
-	const life = lifeOf(thing);
-	// What is kept frozen lives by the freezer's clock.
-	const days = thing.needs.includes('frozen')
-		? (life?.freezerDays ?? null)
-		: (life?.cupboardDays ?? life?.fridgeDays ?? null);
-	if (days === null) return null;
-	return Math.max(1, Math.floor(((usesPerWeek(thing) / usesPerPack) * days) / DAYS_PER_WEEK));
+const isOpen = (lot: Lot) => lot.states.includes('open') || lot.dates.openedOn !== null;
+
+/** Packs as one open, one spare counts them: all that is open is one. */
+export function packsWithOneOpen(lots: readonly Lot[], thing: Thing): number {
+	const closed = lots
+		.filter((lot) => !isOpen(lot))
+		.reduce((sum, lot) => sum + Math.ceil(inPacks(lot.count, lot.unit, thing) - 1e-9), 0);
+	return closed + (lots.some(isOpen) ? 1 : 0);
 }
 
-/** Uses that one pack gives; a working value until uses are counted. */
-const USES_PER_PACK = 4;
+/** Where in a shop a thing is found: the branch of its kind. */
+export const shopArea = (thing: Pick<Thing, 'category'>): string => {
+	const { branch, name } = categoryOf(thing.category);
+	return BRANCH_NAMES[branch] ?? name;
+};
 
-function stockLine(thing: Thing, have: number, wanted: boolean): ShoppingLine | null {
-	const ceiling = lifeCeiling(thing, USES_PER_PACK);
-	const par = thing.parPacks;
-	const target = par === null ? (wanted ? 1 : 0) : ceiling === null ? par : Math.min(par, ceiling);
-	const buy = Math.ceil(target - have);
+type ListHome = HomePart<
+	| 'things'
+	| 'lots'
+	| 'decisions'
+	| 'fitPlans'
+	| 'containerKinds'
+	| 'listLines'
+	| 'useEvents'
+	| 'meals'
+	| 'settings'
+>;
+
+const lotsByThing = memoOn(['lots'], (home) => {
+	const lots = new Map<string, Lot[]>();
+	for (const lot of stock(home)) {
+		const list = lots.get(lot.thingId);
+		if (list) list.push(lot);
+		else lots.set(lot.thingId, [lot]);
+	}
+	return lots;
+});
+
+function stockLine(
+	home: ListHome,
+	thing: Thing,
+	wanted: boolean,
+	today: string
+): Omit<ShoppingLine, 'said'> | null {
+	const { hold } = thing;
+	if (!hold && !wanted) return null;
+	const held = packsHeld(home).get(thing.id) ?? 0;
+	const have =
+		hold?.rule === 'spare' ? packsWithOneOpen(lotsByThing(home).get(thing.id) ?? [], thing) : held;
+	const { perWeek } = rateOf(home, thing, today);
+	const target = hold ? holdTarget(thing, hold, perWeek, home.settings.shop) : null;
+	const buy = Math.ceil((target?.packs ?? 1) - have - 1e-9);
 	if (buy <= 0) return null;
 	return {
+		key: thing.id,
 		thingId: thing.id,
 		kindId: null,
 		name: thing.name,
-		shelf: categoryOf(thing.category).name,
+		area: shopArea(thing),
 		buy,
-		have,
-		par,
-		reason: have === 0 && par !== null ? 'run-out' : par === null ? 'wanted-again' : 'below-par',
+		have: Math.round(have * 10) / 10,
+		par: target?.asked ?? null,
+		reason: !target ? 'wanted-again' : have === 0 ? 'run-out' : 'below-par',
 		priceMinor: thing.priceMinor,
-		ceiling: ceiling !== null && par !== null && par > ceiling ? ceiling : null
+		ceiling: target?.ceiling ?? null
 	};
 }
 
-function containerLines(home: HomePart<'fitPlans' | 'containerKinds'>): ShoppingLine[] {
+/** Lists the containers that fit plans need beyond those owned. */
+export function containerLines(home: HomePart<'fitPlans' | 'containerKinds'>): ShoppingLine[] {
 	const needed = new Map<string, number>();
 	for (const plan of Object.values(home.fitPlans))
 		for (const { kindId } of plan.placements) needed.set(kindId, (needed.get(kindId) ?? 0) + 1);
@@ -74,41 +126,113 @@ function containerLines(home: HomePart<'fitPlans' | 'containerKinds'>): Shopping
 		if (!kind || buy <= 0) return [];
 		return [
 			{
+				key: kindId,
 				thingId: null,
 				kindId,
 				name: kind.name,
-				shelf: 'Containers',
+				area: 'Containers',
 				buy,
 				have: kind.owned,
 				par: count,
 				reason: 'container' as const,
 				priceMinor: kind.priceMinor,
-				ceiling: null
+				ceiling: null,
+				said: null
 			}
 		];
 	});
 }
 
+/** A line by hand, with what the home knows of the thing. */
+function handLine(home: ListHome, line: ListLine): ShoppingLine {
+	const thing = line.thingId ? home.things[line.thingId] : undefined;
+	return {
+		key: line.id,
+		thingId: line.thingId,
+		kindId: null,
+		name: thing?.name ?? line.name,
+		area: thing ? shopArea(thing) : 'Other',
+		buy: line.count,
+		have: thing ? Math.round((packsHeld(home).get(thing.id) ?? 0) * 10) / 10 : 0,
+		par: null,
+		reason: 'by-hand',
+		priceMinor: thing?.priceMinor ?? null,
+		ceiling: null,
+		said: line
+	};
+}
+
+/** Areas of the shop in the household's order; the others behind them by name. */
+export function areaOrder(areas: readonly string[]): (a: string, b: string) => number {
+	const at = (area: string) => {
+		const found = areas.indexOf(area);
+		return found < 0 ? areas.length : found;
+	};
+	return (a, b) => at(a) - at(b) || a.localeCompare(b, 'en');
+}
+
 /**
- * Makes the shopping list: what is below par or run out, what a decision asked to be bought again, and containers
- * that fit plans need beyond those owned. Things marked "do not buy again" are left out. By shop shelf, then name.
+ * Makes the shopping list: what is below its rule or run out, what a decision asked to be bought again, containers that
+ * fit plans need beyond those owned, and lines by hand; each with what was said of it in the shop. What is "not again" is
+ * left out, and so is what is said to be in the house until the next shop. By area of the shop, then name.
  */
 export const shoppingList = memoOn(
-	['things', 'lots', 'decisions', 'fitPlans', 'containerKinds'],
-	(home): readonly ShoppingLine[] => {
-		const held = packsHeld(home);
+	[
+		'things',
+		'lots',
+		'decisions',
+		'fitPlans',
+		'containerKinds',
+		'listLines',
+		'useEvents',
+		'meals',
+		'settings'
+	],
+	(home, today: string): readonly ShoppingLine[] => {
 		const wantedIds = new Set(
 			Object.values(home.decisions)
 				.filter((decision) => decision.wantAgain)
 				.map((decision) => decision.thingId)
 		);
-		const goods = Object.values(home.things).flatMap((thing) => {
-			if (thing.avoid) return [];
-			const line = stockLine(thing, held.get(thing.id) ?? 0, wantedIds.has(thing.id));
-			return line ? [line] : [];
+		const lines = Object.values(home.listLines);
+		const saidOf = new Map(
+			lines.filter((line) => !line.byHand).map((line) => [line.thingId ?? '', line] as const)
+		);
+		const byHand = lines.filter((line) => line.byHand);
+		const handIds = new Set(byHand.map(({ thingId }) => thingId));
+		const goods = Object.values(home.things).flatMap((thing): ShoppingLine[] => {
+			if (thing.avoid || handIds.has(thing.id)) return [];
+			const said = saidOf.get(thing.id) ?? null;
+			if (said?.state === 'have') return [];
+			const line = stockLine(home, thing, wantedIds.has(thing.id), today);
+			return line ? [{ ...line, said }] : [];
 		});
-		return [...goods, ...containerLines(home)].sort(
-			(a, b) => a.shelf.localeCompare(b.shelf, 'en') || a.name.localeCompare(b.name, 'en')
+		const order = areaOrder(home.settings.shop.areas);
+		return [...goods, ...byHand.map((line) => handLine(home, line)), ...containerLines(home)].sort(
+			(a, b) => order(a.area, b.area) || a.name.localeCompare(b.name, 'en')
 		);
 	}
 );
+
+/** What the list costs where prices are known, minor units: what was paid first. */
+export const listCost = (lines: readonly ShoppingLine[]): number =>
+	lines.reduce((sum, { buy, priceMinor, said }) => {
+		const count = said?.state === 'in-trolley' ? said.count : buy;
+		return sum + count * (said?.paidMinor ?? priceMinor ?? 0);
+	}, 0);
+
+/** The place where more of a thing goes: where most of it stands, else where its group lives; null: not known. */
+export function homeOf(
+	home: Pick<Home, 'lots' | 'things' | 'zonePlans' | 'activePlanId' | 'nooks'>,
+	thingId: string
+): string | null {
+	const counts = new Map<string, number>();
+	for (const lot of Object.values(home.lots))
+		if (lot.thingId === thingId && lot.nookId)
+			counts.set(lot.nookId, (counts.get(lot.nookId) ?? 0) + lot.count + 1e-6);
+	const [most] = [...counts].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1));
+	if (most) return most[0];
+	const groupId = home.things[thingId]?.groupId;
+	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
+	return plan?.assignments.find((each) => each.groupId === groupId)?.nookId ?? null;
+}

@@ -1,4 +1,4 @@
-import { dayOf, UseEventId, type Edit, type Lot } from '../model';
+import { dayOf, UseEventId, type Edit, type Lot, type WasteReason } from '../model';
 
 export interface TakeDown {
 	readonly lotId: string;
@@ -7,6 +7,8 @@ export interface TakeDown {
 	/** ISO instant. */
 	readonly now: string;
 	readonly kind?: 'use' | 'discard';
+	/** Why it is thrown away, if it is. */
+	readonly why?: WasteReason | null;
 }
 
 const UNOPENED_UNIT = 1;
@@ -15,7 +17,7 @@ const UNOPENED_UNIT = 1;
  * Makes the edit that takes stock down and logs it. Never below zero: what is logged is what was there.
  * @example applyEdit(home, takeDown({ lotId, count: 1, eventId, now }))
  */
-export function takeDown({ lotId, count, eventId, now, kind = 'use' }: TakeDown): Edit {
+export function takeDown({ lotId, count, eventId, now, kind = 'use', why = null }: TakeDown): Edit {
 	return (draft) => {
 		const lot = draft.lots[lotId] as Lot | undefined;
 		if (!lot) return;
@@ -29,6 +31,14 @@ export function takeDown({ lotId, count, eventId, now, kind = 'use' }: TakeDown)
 			lot.states = lot.states.filter((state) => state !== 'open');
 		}
 		const id = UseEventId.parse(eventId);
-		draft.useEvents[id] = { id, lotId: lot.id, thingId: lot.thingId, at: now, count: taken, kind };
+		draft.useEvents[id] = {
+			id,
+			lotId: lot.id,
+			thingId: lot.thingId,
+			at: now,
+			count: taken,
+			kind,
+			why
+		};
 	};
 }

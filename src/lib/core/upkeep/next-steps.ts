@@ -123,7 +123,7 @@ export function nextSteps(home: Home, today: string): NextStep[] {
 	const labels = fits.reduce((sum, fit) => sum + fit.placements.length, 0);
 	add(labels > 0 && { stage: 'mark', code: 'print-labels', count: labels });
 	add(soon > 0 && { stage: 'turn', code: 'use-first', count: soon });
-	const buy = shoppingList(home).length;
+	const buy = shoppingList(home, today).length;
 	add(buy > 0 && { stage: 'turn', code: 'shop', count: buy });
 	const overdue = resetsDue(home, today).filter((reset) => reset.daysLeft <= 0).length;
 	add(overdue > 0 && { stage: 'keep', code: 'resets', count: overdue });

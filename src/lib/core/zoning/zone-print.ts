@@ -14,7 +14,8 @@ const printOfThings = memoOn(['things'], (home) =>
 					// Of a name only what it says of lying, of piling and of harm to pets.
 					name: [mayLie(thing), stacksByTwo(thing.name), harmWords(thing.name)],
 					lifeKey: null,
-					parPacks: null,
+					hold: null,
+					packUses: null,
 					priceMinor: null,
 					avoid: false,
 					groupByHand: false,
@@ -52,7 +53,9 @@ const printOfPlaces = memoOn(
 
 /** Fingerprint of everything a zone plan is computed from; plans with another one are stale. */
 export function zoneFingerprint(home: Home): string {
-	const { settings, schools, pins, people, pets, belongs } = home;
+	const { schools, pins, people, pets, belongs } = home;
+	// When and where one shops moves no plan.
+	const settings = { ...home.settings, shop: null };
 	const routines = Object.values(home.routines)
 		.map(({ id, steps, timesPerWeek }) => [id, timesPerWeek, steps] as const)
 		.sort(([a], [b]) => (a < b ? -1 : 1));

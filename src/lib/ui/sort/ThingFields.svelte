@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { HOLD_NAMES, HOLD_UNITS } from '$lib/messages/turning';
 	import type { ArgsOf } from '$lib/core/commands';
 	import { allergensOf } from '$lib/core/grouping';
 	import {
@@ -63,23 +64,31 @@
 					>{/each}
 			</select></label
 		>
-		<label
-			><span class="soft text-sm">Packs to hold</span>
-			<input
-				class="input measure"
-				type="number"
-				min="0"
-				max="9999"
-				placeholder="none"
-				aria-label="Packs of {thing.name} to hold"
-				value={thing.parPacks}
-				onchange={(event) => {
-					const text = event.currentTarget.value.trim();
-					const packs = text === '' ? null : Math.max(0, Math.min(9999, Math.round(Number(text))));
-					change(`packs of ${thing.name} to hold`, { parPacks: packs });
-				}}
-			/></label
-		>
+		{#if thing.hold && thing.hold.rule !== 'packs'}
+			<p class="self-end text-sm">
+				{HOLD_NAMES[thing.hold.rule]}: {thing.hold.amount}
+				{HOLD_UNITS[thing.hold.rule]}. Change it in Turn, Stock, by thing.
+			</p>
+		{:else}<label
+				><span class="soft text-sm">Packs to hold</span>
+				<input
+					class="input measure"
+					type="number"
+					min="0"
+					max="9999"
+					placeholder="none"
+					aria-label="Packs of {thing.name} to hold"
+					value={thing.hold?.amount ?? null}
+					onchange={(event) => {
+						const text = event.currentTarget.value.trim();
+						const packs =
+							text === '' ? null : Math.max(0, Math.min(9999, Math.round(Number(text))));
+						change(`packs of ${thing.name} to hold`, {
+							hold: packs === null ? null : { rule: 'packs', amount: packs }
+						});
+					}}
+				/></label
+			>{/if}
 	</div>
 	{#if people.length}
 		<fieldset>

@@ -60,6 +60,8 @@
 	});
 
 	const stage = $derived(page.url.pathname.split('/')[3] ?? '');
+	/** A page for the door of a freezer or cabinet: one screen, no menu. */
+	const isKiosk = $derived(stage === 'kiosk');
 	// How far each stage is says nothing that an edit waits for.
 	const progress = new Later(
 		() => store?.home ?? null,
@@ -81,11 +83,15 @@
 >
 <TagPatterns />
 {#if store}
-	<a class="skip btn btn-primary" href="#main">Skip to the work</a>
-	<div class="frame">
-		<StageStrip homeId={store.home.id} current={stage} progress={progress.value} />
+	{#if !isKiosk}<a class="skip btn btn-primary" href="#main">Skip to the work</a>{/if}
+	<div class:frame={!isKiosk}>
+		{#if !isKiosk}<StageStrip
+				homeId={store.home.id}
+				current={stage}
+				progress={progress.value}
+			/>{/if}
 		<div class="min-w-0">
-			<TopBar {store} />
+			{#if !isKiosk}<TopBar {store} />{/if}
 			<main id="main" tabindex="-1">
 				<StoreTrouble {store} />
 				<MendList {store} />

@@ -1,83 +1,70 @@
 <script lang="ts">
-	import Minus from '@lucide/svelte/icons/minus';
-	import { formatMoney } from '$lib/core/model';
-	import {
-		picksOf,
-		shoppingList,
-		useFirst,
-		type Pick,
-		type ShoppingReason
-	} from '$lib/core/rotation';
-	import { dateText, daysText } from '$lib/messages/clearing';
+	import { goto } from '$app/navigation';
+	import Snowflake from '@lucide/svelte/icons/snowflake';
+	import { rateOf, shoppingList, type TodayCode, type TodayItem } from '$lib/core/rotation';
+	import { resetsDue } from '$lib/core/upkeep';
+	import { amountText, rateText, TODAY_HEADS, todayText } from '$lib/messages/turning';
+	import { countText } from '$lib/messages/numbers';
 	import { now, today } from '$lib/state/clock.svelte';
-	import { page } from '$app/state';
 	import { getHomeStore } from '$lib/state/context';
-	import { undoToast } from '$lib/state/undo-toast';
 	import { newId } from '$lib/state/ids';
-	import TagChip from '$lib/ui/drawing/TagChip.svelte';
+	import { TurnDesk } from '$lib/state/turn-desk.svelte';
+	import { undoToast } from '$lib/state/undo-toast';
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
-	import CorrectButton from '$lib/ui/frame/CorrectButton.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
-	import StageHead from '$lib/ui/frame/StageHead.svelte';
 	import VirtualList from '$lib/ui/frame/VirtualList.svelte';
+	import LastOne from '$lib/ui/turn/LastOne.svelte';
+	import StockRow from '$lib/ui/turn/StockRow.svelte';
+	import StockSheet from '$lib/ui/turn/StockSheet.svelte';
+	import TurnHead from '$lib/ui/turn/TurnHead.svelte';
 
 	const getStore = getHomeStore();
-	const store = $derived(getStore());
-	const home = $derived(store.home);
-	let days = $state(14);
-	/** A place that was searched for, or chosen here since. */
-	let nookId = $derived(page.url.searchParams.get('place'));
-	const sought = $derived(page.url.searchParams.get('thing'));
-	const soon = $derived(useFirst(home, today(), days));
-	const shown = $derived(
-		nookId ? picksOf(home, today()).filter((pick) => pick.lot.nookId === nookId) : soon
-	);
+	const desk = new TurnDesk({
+		store: getStore,
+		newId,
+		now,
+		today,
+		said: (words) => undoToast(getStore(), words, newId())
+	});
+	const home = $derived(desk.home);
+	/** In the order in which a day goes: first what hurts, then what is eaten, then what is fetched. */
+	const ORDER: readonly TodayCode[] = ['must-go', 'leftover', 'due', 'thaw', 'past'];
+	const lists = $derived(ORDER.filter((code) => desk.now[code].length));
+	const resets = $derived(resetsDue(home, today()).filter(({ daysLeft }) => daysLeft <= 0));
 	/** As text first: an edit that flags the same places draws nothing anew. */
 	const flaggedIds = $derived(
-		[...new Set(soon.map((pick) => pick.lot.nookId as string))].filter(Boolean).sort().join(' ')
+		[
+			...new Set(
+				lists.flatMap((code) =>
+					desk.now[code].flatMap((item) => ('pick' in item ? (item.pick.lot.nookId ?? []) : []))
+				)
+			)
+		]
+			.sort()
+			.join(' ')
 	);
 	const flagged = $derived(new Set(flaggedIds.split(' ')));
-	const list = $derived(shoppingList(home));
-	const cost = $derived(list.reduce((sum, line) => sum + (line.priceMinor ?? 0) * line.buy, 0));
-	const shelves = $derived([...new Set(list.map((line) => line.shelf))]);
-	const BASIS = {
-		printed: 'printed on the pack',
-		opened: 'from the day it was opened',
-		thawed: 'from the day it thawed',
-		frozen: 'from the day it was frozen',
-		made: 'from the day it was made'
-	} as const;
-	const REASON: Record<ShoppingReason, string> = {
-		'run-out': 'run out',
-		'below-par': 'below what you hold',
-		'wanted-again': 'thrown out, wanted again',
-		container: 'container'
-	};
-
-	function take({ lot, thing }: Pick) {
-		store.run(`take 1 ${thing.name}`, 'takeDown', {
-			lotId: lot.id,
-			count: 1,
-			eventId: newId(),
-			now: now()
-		});
-		undoToast(store, `1 ${thing.name} taken down.`, 'taken');
-	}
+	const pickOf = (item: TodayItem) => ('pick' in item ? item.pick : null);
+	/** What is past its best hurts nobody today: a few of it, unless all are asked for. */
+	const FEW = 5;
+	let allPast = $state(false);
+	const onList = $derived(new Set(shoppingList(home, today()).map(({ thingId }) => thingId)));
+	const hasStock = $derived(Object.keys(home.lots).length > 0);
 </script>
 
-<Bench panel={Object.keys(home.things).length ? panel : undefined} panelLabel="Shopping list">
-	<StageHead stage="turn">
+<Bench panel={hasStock ? panel : undefined} panelLabel="Running out and due">
+	<TurnHead>
 		<label class="flex items-center gap-2"
 			><span class="soft">Within</span>
-			<select class="select" bind:value={days} disabled={!!nookId}
+			<select class="select" bind:value={desk.days}
 				><option value={3}>3 days</option><option value={14}>two weeks</option><option value={60}
 					>two months</option
 				></select
 			></label
 		>
-	</StageHead>
-	{#if !Object.keys(home.lots).length}
+	</TurnHead>
+	{#if !hasStock}
 		<EmptyNote title="No stock yet">
 			<p>
 				This shows what to use first, by its printed date or by how long it keeps once opened,
@@ -86,129 +73,98 @@
 			<a class="btn btn-primary" href="/home/{home.id}/clear">Go to Clear</a>
 		</EmptyNote>
 	{:else}
+		<LastOne {desk} />
 		<WallStrip
 			{home}
 			{flagged}
-			selected={nookId}
-			onselect={(id) => (nookId = nookId === id ? null : id)}
+			selected={null}
+			onselect={(id) => void goto(`/home/${home.id}/turn/stock?place=${id}`)}
 		/>
-		<div class="my-2 flex items-center gap-3">
-			<h2>{nookId ? home.nooks[nookId]?.name : 'Use first'}</h2>
-			<span class="soft">{shown.length} lots{nookId ? ', nearest date in front' : ''}</span>
-			{#if nookId}<button class="btn btn-ghost" onclick={() => (nookId = null)}
-					>Show all places</button
-				>{/if}
-		</div>
-		{#if shown.length}
-			<VirtualList
-				items={shown}
-				key={(pick) => pick.lot.id}
-				estimatePx={56}
-				label={nookId ? 'Stock here' : 'Use first'}
-				row={stockRow}
-			/>
+		{#each lists as code (code)}
+			<section aria-label={TODAY_HEADS[code]} class="mt-4">
+				<h2>{TODAY_HEADS[code]} <span class="measure soft">{desk.now[code].length}</span></h2>
+				{#if code === 'past'}<p class="soft text-sm">
+						Look and smell, then use it or throw it out. Many at once go faster in Clear, place by
+						place.
+					</p>{/if}
+				<VirtualList
+					items={allPast || code !== 'past' ? desk.now[code] : desk.now[code].slice(0, FEW)}
+					key={(item) => pickOf(item)!.lot.id}
+					estimatePx={60}
+					label={TODAY_HEADS[code]}
+					{row}
+				/>
+				{#if code === 'past' && !allPast && desk.now.past.length > FEW}
+					<button class="btn mt-2" onclick={() => (allPast = true)}
+						>Show all {desk.now.past.length}</button
+					>
+				{/if}
+			</section>
 		{:else}
-			<p class="py-4">{nookId ? 'Nothing stands here.' : 'Nothing is due. Well done.'}</p>
-		{/if}
-		<p class="soft mt-3 text-sm">
-			Past its use-by date: do not eat it, however it smells. Past its best-before date: look,
-			smell, then decide in Clear.
-		</p>
+			<p class="py-4">Nothing is due. Well done.</p>
+		{/each}
 	{/if}
 </Bench>
+<StockSheet {desk} />
 
-{#snippet stockRow(pick: Pick)}
-	{@const { lot, thing, date, daysLeft } = pick}
-	{@const group = thing.groupId ? home.groups[thing.groupId] : undefined}
-	<div class="row" class:sought={thing.id === sought}>
-		<span class="when measure" class:past={daysLeft !== null && daysLeft < 0}
-			>{daysLeft === null ? 'no date' : daysText(daysLeft)}</span
-		>
-		<span class="min-w-0">
-			<b>{thing.name}</b>{#if lot.states.includes('open')}{' '}<span class="soft">open</span>{/if}
-			<span class="soft block text-sm"
-				>{date ? `${dateText(date.on)}, ${BASIS[date.basis]}` : 'nothing printed'} · {lot.nookId
-					? home.nooks[lot.nookId]?.name
-					: 'on the table'}</span
+{#snippet row(item: TodayItem)}
+	{@const pick = pickOf(item)}
+	{#if pick}
+		<StockRow
+			{home}
+			{pick}
+			note={todayText(item)}
+			ontake={() => desk.take(pick.lot)}
+			onmore={() => desk.choose(pick.lot.id)}
+		/>
+		{#if item.code === 'thaw'}
+			<button class="btn mb-2" onclick={() => desk.thaw(pick.lot, Math.min(1, pick.lot.count))}
+				><Snowflake size={18} />Take one out to thaw</button
 			>
-		</span>
-		<span class="tag"
-			>{#if group}<TagChip {group} short />{/if}</span
-		>
-		<span class="measure count">{lot.count}</span>
-		<CorrectButton id={lot.id} name={thing.name} short />
-		<button class="btn" onclick={() => take(pick)} aria-label="Take down one {thing.name}"
-			><Minus size={18} />1</button
-		>
-	</div>
+		{/if}
+	{/if}
 {/snippet}
 
 {#snippet panel()}
-	<h2>Shopping list</h2>
-	<p class="soft mb-2">
-		{list.length} lines{cost
-			? `, about ${formatMoney(cost, home.currency)} where prices are known`
-			: ''}.
+	<h2>{TODAY_HEADS['runs-out']}</h2>
+	<p class="soft mb-1 text-sm">
+		Of what you keep in stock, at the rate it goes. You shop every {countText(
+			home.settings.shop.everyDays,
+			'day'
+		)}.
 	</p>
-	{#each shelves as shelf (shelf)}
-		<h3 class="rule-top pt-2">{shelf}</h3>
-		<ul class="mb-2">
-			{#each list.filter((line) => line.shelf === shelf) as line (line.thingId ?? line.kindId)}
-				<li class="py-1">
-					<span class="measure">{line.buy} ×</span>
-					{line.name}
-					<span class="soft block text-sm"
-						>{REASON[line.reason]}: have {line.have}{line.par !== null
-							? ` of ${line.par}`
-							: ''}{line.ceiling
-							? `; no more than ${line.ceiling} is used before it spoils`
-							: ''}</span
+	<ul>
+		{#each desk.now['runs-out'].slice(0, 20) as item (item.code === 'runs-out' && item.thing.id)}
+			{#if item.code === 'runs-out'}
+				<li
+					class="rule-top flex items-center gap-2 py-1.5"
+					title={rateText(rateOf(home, item.thing, today()))}
+				>
+					<span class="min-w-0 grow"
+						><b>{item.thing.name}</b>
+						<span class="soft block text-sm"
+							>{todayText(item)}{item.held > 0
+								? ` · have ${amountText(item.held, 'pack')}`
+								: ''}</span
+						></span
 					>
+					{#if !onList.has(item.thing.id)}<button
+							class="btn"
+							aria-label="Put {item.thing.name} on the list"
+							onclick={() => desk.list(item.thing)}>List</button
+						>{/if}
 				</li>
-			{/each}
-		</ul>
-	{:else}
-		<p>You have everything at the level you want.</p>
-	{/each}
+			{/if}
+		{:else}
+			<li>Nothing runs out before the next shop.</li>
+		{/each}
+	</ul>
+	<a class="btn mt-2" href="/home/{home.id}/turn/list">Go to the shopping list</a>
+	{#if resets.length}
+		<h2 class="rule-top mt-4 pt-3">Resets due</h2>
+		<p>
+			{countText(resets.length, 'place')} to go through.
+			<a class="link" href="/home/{home.id}/keep">See them in Keep</a>
+		</p>
+	{/if}
 {/snippet}
-
-<style>
-	.row {
-		display: grid;
-		grid-template-columns: 7.5rem minmax(0, 1fr) auto 2.5rem auto auto;
-		gap: 0.75rem;
-		align-items: center;
-		min-height: 54px;
-		border-top: 1px solid var(--color-base-300);
-		padding: 0.25rem 0;
-	}
-	.row.sought {
-		background: var(--color-base-200);
-		box-shadow: inset 4px 0 0 var(--color-primary);
-		padding-left: 0.75rem;
-	}
-	.when {
-		color: var(--color-primary);
-		font-size: 0.95rem;
-	}
-	.when.past {
-		color: var(--color-error);
-		font-weight: 700;
-	}
-	.count {
-		text-align: right;
-		font-size: 1.1rem;
-	}
-	@media (max-width: 640px) {
-		.row {
-			grid-template-columns: minmax(0, 1fr) 2rem auto auto;
-		}
-		.when {
-			grid-column: 1 / -1;
-			margin-bottom: -0.6rem;
-		}
-		.tag {
-			display: none;
-		}
-	}
-</style>

@@ -1,0 +1,29 @@
+import { inEach, withMore, type Row } from './with-more';
+
+const SHOP = { everyDays: 7, safetyWeeks: 0.5, runOutMinor: 150, areas: [] };
+
+/** A thing held so many packs: that is one of several rules now. */
+function withHold({ parPacks, ...thing }: Row): Row {
+	const hold = typeof parPacks === 'number' ? { rule: 'packs', amount: parPacks } : null;
+	return { hold, packUses: null, ...thing };
+}
+
+/**
+ * Carries a home from version 7 to 8: rules for how much to hold, planned meals, lines of the shopping list, warm spells,
+ * why things were thrown away, labels of places with what they were written for, and lids of groups.
+ */
+export function toVersion8(home: unknown): unknown {
+	const from = home as Row;
+	const things = Object.entries((from.things ?? {}) as Record<string, Row>);
+	return {
+		plannedMeals: {},
+		listLines: {},
+		warmSpells: {},
+		...from,
+		settings: { shop: SHOP, ...(from.settings as Row | undefined) },
+		things: Object.fromEntries(things.map(([id, thing]) => [id, withHold(thing)])),
+		groups: withMore(from.groups, () => ({ lids: null })),
+		marks: inEach(from.marks, (mark) => ({ bare: false, thingIds: [], ...mark })),
+		useEvents: inEach(from.useEvents, (event) => ({ why: null, ...event }))
+	};
+}

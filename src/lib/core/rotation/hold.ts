@@ -1,0 +1,67 @@
+import { categoryOf, type HoldRule, type Settings, type Thing } from '../model';
+import { lifeOf } from './life';
+import { packUsesOf } from './packs';
+
+const WEEK = 7;
+
+/** Whether a thing is kept frozen, by its own needs or its kind's. */
+export const keptFrozen = (thing: Pick<Thing, 'needs' | 'category'>): boolean =>
+	thing.needs.includes('frozen') || categoryOf(thing.category).needs.includes('frozen');
+
+/** Days a fresh pack of a thing keeps, closed, where it is kept; null: no limit known. */
+export function closedLifeDays(
+	thing: Pick<Thing, 'needs' | 'category' | 'lifeKey'>
+): number | null {
+	const life = lifeOf(thing);
+	if (!life) return null;
+	if (keptFrozen(thing)) return life.freezerDays;
+	const chilled =
+		thing.needs.includes('chilled') || categoryOf(thing.category).needs.includes('chilled');
+	return chilled ? (life.fridgeDays ?? life.cupboardDays) : (life.cupboardDays ?? life.fridgeDays);
+}
+
+/**
+ * The most packs worth holding: what is used within the life of a fresh pack, at a rate in packs a week; at least one.
+ * Null when no life is known.
+ */
+export function lifeCeiling(
+	thing: Pick<Thing, 'needs' | 'category' | 'lifeKey'>,
+	packsPerWeek: number
+): number | null {
+	const days = closedLifeDays(thing);
+	return days === null ? null : Math.max(1, Math.floor((packsPerWeek * days) / WEEK + 1e-9));
+}
+
+/** How many packs a rule asks for, and what is worth holding of that. */
+export interface HoldTarget {
+	/** Packs to hold. */
+	readonly packs: number;
+	/** What the rule alone would ask for. */
+	readonly asked: number;
+	/** What is used within the life, where that is less; null: the rule stands. */
+	readonly ceiling: number | null;
+}
+
+/**
+ * Turns a rule into packs, at a rate in packs a week; never more than is used within the life of a pack.
+ * @example holdTarget(milk, { rule: 'par', amount: 0.5 }, 4, { everyDays: 7 }).packs // 6
+ */
+export function holdTarget(
+	thing: Thing,
+	{ rule, amount }: HoldRule,
+	packsPerWeek: number,
+	{ everyDays }: Pick<Settings['shop'], 'everyDays'>
+): HoldTarget {
+	const asked = Math.ceil(
+		{
+			packs: () => amount,
+			spare: () => 1 + amount,
+			par: () => packsPerWeek * (everyDays / WEEK + amount),
+			meals: () => amount / packUsesOf(thing),
+			weeks: () => packsPerWeek * amount
+		}[rule]() - 1e-9
+	);
+	const ceiling = lifeCeiling(thing, packsPerWeek);
+	if (ceiling === null || ceiling >= asked) return { packs: asked, asked, ceiling: null };
+	return { packs: ceiling, asked, ceiling };
+}

@@ -1,0 +1,127 @@
+import { daysBetween, dayOf, memoOn, usesPerWeek, type HomePart, type Thing } from '../model';
+import { gammaQuantile } from './gamma';
+import { inPacks, packUsesOf } from './packs';
+
+/** So much was used after so many weeks, counted back from now. */
+export interface Use {
+	readonly weeksAgo: number;
+	readonly packs: number;
+}
+
+/** What is known of a rate: a gamma distribution of packs a week. */
+export interface RateBelief {
+	readonly shape: number;
+	/** Weeks of evidence; the mean is shape / weeks. */
+	readonly weeks: number;
+}
+
+/** Evidence counts half after so many weeks: households change. */
+export const HALF_LIFE_WEEKS = 12;
+/** Share of the takings that a household forgets to log. */
+export const FORGOTTEN_SHARE = 0.08;
+/** What a class says is worth as much as so many logged packs. */
+export const PRIOR_SHAPE = 1.2;
+
+const fade = (weeks: number): number => 2 ** (-weeks / HALF_LIFE_WEEKS);
+
+/**
+ * Estimates a rate of use from what was logged and from the class: gamma-Poisson, where what was
+ * logged counts half every 12 weeks, and the class every 24. Without a log it is the class alone; with much of it the log
+ * alone. `classRate` is packs a week, above 0.
+ * @example believeRate([], 0, 2) // { shape: 1.2, weeks: 0.6 }: 2 a week, most unsure
+ */
+export function believeRate(
+	uses: readonly Use[],
+	weeksLogged: number,
+	classRate: number
+): RateBelief {
+	const used = uses.reduce((sum, { weeksAgo, packs }) => sum + packs * fade(weeksAgo), 0);
+	// The integral of the fading over the time that was logged.
+	const watched =
+		(1 - FORGOTTEN_SHARE) * (HALF_LIFE_WEEKS / Math.LN2) * (1 - fade(Math.max(0, weeksLogged)));
+	const said = saidShape(weeksLogged);
+	return { shape: said + used, weeks: said / Math.max(classRate, 1e-4) + watched };
+}
+
+/** What the class is still worth after so many weeks of log: what a household said of itself ages too, half as fast. */
+function saidShape(weeksLogged: number): number {
+	return PRIOR_SHAPE * fade(Math.max(0, weeksLogged) / 2);
+}
+
+export interface Rate {
+	/** Packs a week: the middle, and bounds within which it lies four times in five. */
+	readonly perWeek: number;
+	readonly lowPerWeek: number;
+	readonly highPerWeek: number;
+	/** `logged`: what was taken down says more than the class. */
+	readonly basis: 'logged' | 'class' | 'meals';
+	/** Takings that were counted. */
+	readonly counted: number;
+	readonly belief: RateBelief;
+}
+
+const TAIL = 0.1;
+const WEEK = 7;
+
+/** Takings of each thing, in packs, with the day the first one was logged. */
+const takings = memoOn(['useEvents', 'lots', 'things'], (home) => {
+	const byThing = new Map<string, { readonly on: string; readonly packs: number }[]>();
+	let since: string | null = null;
+	for (const { kind, thingId, lotId, at, count } of Object.values(home.useEvents)) {
+		if (kind !== 'use') continue;
+		const thing = home.things[thingId];
+		const on = dayOf(at);
+		if (!since || on < since) since = on;
+		if (!thing) continue;
+		const packs = inPacks(count, home.lots[lotId]?.unit ?? 'pack', thing);
+		const list = byThing.get(thingId);
+		if (list) list.push({ on, packs });
+		else byThing.set(thingId, [{ on, packs }]);
+	}
+	return { byThing, since };
+});
+
+/** Packs of a thing that the meals of the home use a week. */
+const mealUse = memoOn(['meals'], (home): ReadonlyMap<string, number> => {
+	const packs = new Map<string, number>();
+	const WEEKS_A_MONTH = 52 / 12;
+	for (const { timesPerMonth, ingredients } of Object.values(home.meals))
+		for (const { thingId, packs: each } of ingredients)
+			packs.set(thingId, (packs.get(thingId) ?? 0) + (each * timesPerMonth) / WEEKS_A_MONTH);
+	return packs;
+});
+
+/** Packs a week that the class of a thing stands for. */
+export const classRate = (thing: Pick<Thing, 'use' | 'packUses' | 'category'>): number =>
+	usesPerWeek(thing) / packUsesOf(thing);
+
+/**
+ * Says how fast a thing goes, in packs a week: from what was taken down, from the meals it is in, or from its class,
+ * with how sure that is. `today` is an ISO date.
+ */
+export function rateOf(
+	home: HomePart<'useEvents' | 'lots' | 'things' | 'meals'>,
+	thing: Thing,
+	today: string
+): Rate {
+	const { byThing, since } = takings(home);
+	const uses = byThing.get(thing.id) ?? [];
+	const planned = mealUse(home).get(thing.id) ?? 0;
+	const prior = planned > 0 ? planned : classRate(thing);
+	const weeks = since ? Math.max(0, daysBetween(since, today)) / WEEK : 0;
+	const belief = believeRate(
+		uses.map(({ on, packs }) => ({ weeksAgo: Math.max(0, daysBetween(on, today)) / WEEK, packs })),
+		weeks,
+		prior
+	);
+	const said = saidShape(weeks);
+	const isLogged = belief.shape > 2 * said || belief.weeks > 2 * (said / prior);
+	return {
+		perWeek: belief.shape / belief.weeks,
+		lowPerWeek: gammaQuantile(TAIL, belief.shape) / belief.weeks,
+		highPerWeek: gammaQuantile(1 - TAIL, belief.shape) / belief.weeks,
+		basis: isLogged ? 'logged' : planned > 0 ? 'meals' : 'class',
+		counted: uses.length,
+		belief
+	};
+}

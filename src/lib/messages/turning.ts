@@ -1,0 +1,136 @@
+import type {
+	EffectiveDate,
+	FreezeIssue,
+	Rate,
+	ShoppingLine,
+	ShoppingReason,
+	TodayCode,
+	TodayItem
+} from '../core/rotation';
+import { packUsesOf } from '../core/rotation';
+import type { HoldRule, Lot, Thing, WasteReason } from '../core/model';
+import { daysText } from './clearing';
+import { tenthsText, wholeText } from './numbers';
+
+/** What a date is counted from. */
+export const BASIS_WORDS: Readonly<Record<EffectiveDate['basis'], string>> = {
+	printed: 'printed on the pack',
+	opened: 'from the day it was opened',
+	thawed: 'from the day it thawed',
+	frozen: 'from the day it was frozen',
+	made: 'from the day it was made'
+};
+
+export const LINE_REASONS: Readonly<Record<ShoppingReason, string>> = {
+	'run-out': 'run out',
+	'below-par': 'running low',
+	'wanted-again': 'thrown out, wanted again',
+	container: 'container',
+	'by-hand': 'added by hand'
+};
+
+export const TODAY_HEADS: Readonly<Record<TodayCode, string>> = {
+	'must-go': 'Past its date: throw out',
+	past: 'Past best before',
+	due: 'Use first',
+	leftover: 'Leftovers',
+	thaw: 'Take out to thaw',
+	'runs-out': 'Gone before the next shop'
+};
+
+export const WASTE_WORDS: Readonly<Record<WasteReason, string>> = {
+	'past-date': 'Past its date',
+	spoiled: 'Gone off',
+	disliked: 'Nobody liked it',
+	'too-much': 'Too much of it',
+	warm: 'Fridge or freezer was warm',
+	broken: 'Broken or spilled',
+	other: 'Something else'
+};
+
+export const FREEZE_WORDS: Readonly<Record<FreezeIssue, string>> = {
+	frozen: 'It is frozen already.',
+	'thawed-before': 'It was frozen before. Cook it first; the dish may be frozen.',
+	past: 'It is past its date. Cold does not make it better.'
+};
+
+/** Says what to do with something today, in a few words. */
+export function todayText(item: TodayItem): string {
+	switch (item.code) {
+		case 'must-go':
+			return 'Do not eat it, however it smells';
+		case 'past':
+			return item.pick.date?.basis === 'frozen' ? 'Safe while frozen, but past its best' : '';
+		case 'due': {
+			const { daysLeft } = item.pick;
+			if (daysLeft === null) return 'you said: use first';
+			if (daysLeft <= 1) return item.mayFreeze ? 'Use it today, or freeze it' : 'Use it today';
+			return daysLeft <= 4 ? 'Plan a meal around it' : '';
+		}
+		case 'leftover':
+			return item.mayFreeze ? 'Eat or freeze' : 'Eat it next';
+		case 'thaw':
+			return `For ${item.meal}. On a tray at the bottom of the fridge, a day for 2 kg`;
+		case 'runs-out':
+			return item.inDays <= 0
+				? 'None left'
+				: `Lasts about ${daysText(item.inDays).replace('in ', '')}`;
+	}
+}
+
+const UNIT: Readonly<Record<Lot['unit'], readonly [string, string]>> = {
+	pack: ['', ''],
+	g: [' g', ' g'],
+	piece: [' piece', ' pieces'],
+	meal: [' meal', ' meals']
+};
+/** Writes an amount in its unit. @example amountText(250, 'g') // '250 g' */
+export const amountText = (count: number, unit: Lot['unit']): string =>
+	`${unit === 'g' ? wholeText(count) : tenthsText(count)}${UNIT[unit][count === 1 ? 0 : 1]}`;
+
+const PER: readonly (readonly [name: string, weeks: number])[] = [
+	['week', 1],
+	['month', 52 / 12],
+	['year', 52]
+];
+/** Says where a rate comes from and how sure it is. @example 'About 3 a month (2 to 5), from 14 taken down.' */
+export function rateText({ perWeek, lowPerWeek, highPerWeek, basis, counted }: Rate): string {
+	const from = {
+		logged: `from ${wholeText(counted)} taken down`,
+		meals: 'from your usual meals',
+		class: 'a guess by how often you said it is used'
+	}[basis];
+	const [name, weeks] = PER.find(([, span]) => perWeek * span >= 0.95) ?? PER[2]!;
+	const figure = (value: number) => tenthsText(Math.round(value * weeks * 10) / 10);
+	if (perWeek * weeks < 0.95) return `Less than one a year, ${from}.`;
+	return `About ${figure(perWeek)} a ${name} (${figure(lowPerWeek)} to ${figure(highPerWeek)}), ${from}.`;
+}
+
+export const HOLD_NAMES: Readonly<Record<HoldRule['rule'], string>> = {
+	packs: 'A number of packs',
+	spare: 'One open, one spare',
+	par: 'Enough until the next shop',
+	meals: 'Meals ahead',
+	weeks: 'Weeks of food'
+};
+/** What the number of a rule counts. */
+export const HOLD_UNITS: Readonly<Record<HoldRule['rule'], string>> = {
+	packs: 'packs',
+	spare: 'spares',
+	par: 'weeks of safety on top',
+	meals: 'meals',
+	weeks: 'weeks'
+};
+/** A sensible number for a rule that was just chosen. */
+export const holdStart = (rule: HoldRule['rule'], thing: Thing): number =>
+	({ packs: 2, spare: 1, par: 0.5, meals: 4 * packUsesOf(thing), weeks: 2 })[rule];
+
+/** Says why a line is on the list, and what the house has. */
+export function lineText({ reason, have, par, ceiling }: ShoppingLine): string {
+	const held =
+		reason === 'by-hand' && have === 0
+			? ''
+			: `: have ${tenthsText(have)}${par === null ? '' : ` of ${tenthsText(par)}`}`;
+	const limit = ceiling === null ? '' : `; more than ${ceiling} would spoil before it is used`;
+	return `${LINE_REASONS[reason]}${held}${limit}`;
+}

@@ -1,0 +1,134 @@
+import { command } from '../core/commands';
+import { lotsOf, pieceVolumeMl, type Home, type HoldRule, type Thing } from '../core/model';
+import {
+	holdTarget,
+	packsHeld,
+	picksOf,
+	rateOf,
+	type HoldTarget,
+	type Pick,
+	type Rate
+} from '../core/rotation';
+import { holdStart } from '../messages/turning';
+import type { HomeStore } from './home-store.svelte';
+
+export interface StockDeskDeps {
+	readonly store: () => HomeStore;
+	/** ISO date. */
+	readonly today: () => string;
+}
+
+/** A thing with all there is of it. */
+export interface HeldThing {
+	readonly thing: Thing;
+	readonly packs: number;
+	readonly lots: number;
+	/** What is due first; undefined: nothing has a date. */
+	readonly first: Pick | undefined;
+	readonly rate: Rate;
+	/** What its rule asks for; null: it has none. */
+	readonly target: HoldTarget | null;
+}
+
+/** The whole stock, by place or by thing, and how much of a thing to hold. */
+export class StockDesk {
+	readonly #deps: StockDeskDeps;
+	by = $state<'place' | 'thing'>('place');
+	#nookId = $state.raw<string | null>(null);
+	words = $state('');
+	onlyOpen = $state(false);
+	#thingId = $state.raw<string | null>(null);
+
+	constructor(deps: StockDeskDeps) {
+		this.#deps = deps;
+	}
+	get home(): Home {
+		return this.#deps.store().home;
+	}
+	/** The place that is looked at; null: all of them. */
+	get nookId(): string | null {
+		return this.#nookId && this.home.nooks[this.#nookId] ? this.#nookId : null;
+	}
+	goTo(nookId: string | null): void {
+		this.#nookId = nookId;
+		if (nookId) this.by = 'place';
+	}
+	#asked = $derived.by((): readonly Pick[] => {
+		const words = this.words.trim().toLowerCase();
+		const all = picksOf(this.home, this.#deps.today());
+		if (!words && !this.onlyOpen) return all;
+		return all.filter(
+			({ lot, thing }) =>
+				(!this.onlyOpen || lot.states.includes('open') || lot.dates.openedOn !== null) &&
+				thing.name.toLowerCase().includes(words)
+		);
+	});
+	/** The lots that are asked for, the first to use on top. */
+	picks = $derived.by((): readonly Pick[] =>
+		this.nookId ? this.#asked.filter(({ lot }) => lot.nookId === this.nookId) : this.#asked
+	);
+	#heldThing(thing: Thing, first: Pick | undefined): HeldThing {
+		const rate = rateOf(this.home, thing, this.#deps.today());
+		return {
+			thing,
+			packs: packsHeld(this.home).get(thing.id) ?? 0,
+			lots: lotsOf(this.home, thing.id).length,
+			first,
+			rate,
+			target: thing.hold
+				? holdTarget(thing, thing.hold, rate.perWeek, this.home.settings.shop)
+				: null
+		};
+	}
+	/** The things that are asked for, by name. */
+	things = $derived.by((): readonly HeldThing[] => {
+		const first = new Map<string, Pick>();
+		for (const pick of this.#asked) if (!first.has(pick.thing.id)) first.set(pick.thing.id, pick);
+		return [...first.values()]
+			.sort((a, b) => a.thing.name.localeCompare(b.thing.name, 'en'))
+			.map((pick) => this.#heldThing(pick.thing, pick));
+	});
+	choose(thingId: string | null): void {
+		this.#thingId = thingId;
+	}
+	/** The thing that is looked at more closely. */
+	held = $derived.by((): HeldThing | null => {
+		const thing = this.#thingId ? this.home.things[this.#thingId] : undefined;
+		if (!thing) return null;
+		return this.#heldThing(
+			thing,
+			this.#asked.find((pick) => pick.thing.id === thing.id)
+		);
+	});
+	/** Litres that the rule's packs take, beside what is there now. */
+	get litres(): { readonly asked: number; readonly now: number } | null {
+		const { held } = this;
+		if (!held?.target) return null;
+		const each = pieceVolumeMl(held.thing) / 1000;
+		return { asked: held.target.packs * each, now: held.packs * each };
+	}
+
+	setRule(rule: HoldRule['rule'] | null): void {
+		const thing = this.held?.thing;
+		if (!thing) return;
+		const hold = rule === null ? null : { rule, amount: holdStart(rule, thing) };
+		this.#change(thing, { hold });
+	}
+	setAmount(amount: number): void {
+		const thing = this.held?.thing;
+		if (!thing?.hold || !(amount >= 0) || amount > 10_000) return;
+		this.#change(thing, { hold: { rule: thing.hold.rule, amount } });
+	}
+	/** Uses that one pack gives; null: as its kind usually does. */
+	setPackUses(uses: number | null): void {
+		const thing = this.held?.thing;
+		if (!thing || (uses !== null && !(uses > 0 && uses <= 1000))) return;
+		this.#change(thing, { packUses: uses });
+	}
+	#change(thing: Thing, change: HoldChange): void {
+		this.#deps
+			.store()
+			.runAll(`how much ${thing.name} to hold`, [command('changeThing', thing.id, change)]);
+	}
+}
+type HoldChange = { readonly hold?: Thing['hold']; readonly packUses?: Thing['packUses'] };

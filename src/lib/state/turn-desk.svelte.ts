@@ -1,0 +1,231 @@
+import { command, type Command } from '../core/commands';
+import { parseDay } from '../core/clearing';
+import { lotsOf, type Home, type Lot, type Thing, type WasteReason } from '../core/model';
+import {
+	freezeInto,
+	freezeIssue,
+	homeOf,
+	isFreezer,
+	nextLot,
+	picksOf,
+	thawPlaces,
+	todayOf,
+	type Pick
+} from '../core/rotation';
+import { nooksInOrder } from '../core/survey';
+import { intakeIssueText } from '../messages/clearing';
+import { amountText, FREEZE_WORDS } from '../messages/turning';
+import type { HomeStore } from './home-store.svelte';
+
+export interface TurnDeskDeps {
+	readonly store: () => HomeStore;
+	readonly newId: () => string;
+	/** ISO instant. */
+	readonly now: () => string;
+	/** ISO date. */
+	readonly today: () => string;
+	/** Says what was done, with its own undo. */
+	readonly said: (words: string) => void;
+}
+
+/** A thing of which the last was taken, while it is asked whether to buy it again. */
+export interface LastTaken {
+	readonly thingId: string;
+	readonly name: string;
+}
+
+/** The stock of a home as it turns: taken, opened, frozen, thawed, moved, thrown out, put in. */
+export class TurnDesk {
+	readonly #deps: TurnDeskDeps;
+	/** How far ahead a date counts as due, days. */
+	days = $state(14);
+	/** The lot on the sheet; null: it is closed. */
+	#lotId = $state.raw<string | null>(null);
+	/** So many of it are meant. */
+	#count = $state.raw(1);
+	#last = $state.raw<LastTaken | null>(null);
+	/** Why the last thing was not done. */
+	wrong = $state('');
+
+	constructor(deps: TurnDeskDeps) {
+		this.#deps = deps;
+	}
+	get home(): Home {
+		return this.#deps.store().home;
+	}
+	now = $derived.by(() => todayOf(this.home, this.#deps.today(), this.days));
+	picks = $derived.by((): readonly Pick[] => picksOf(this.home, this.#deps.today()));
+	places = $derived.by(() => nooksInOrder(this.home));
+
+	/** Opens the sheet of a lot. */
+	choose(lotId: string): void {
+		[this.#lotId, this.#count, this.wrong] = [lotId, 1, ''];
+		this.#count = Math.min(1, this.chosen?.lot.count ?? 1);
+	}
+	close(): void {
+		[this.#lotId, this.wrong] = [null, ''];
+	}
+	chosen = $derived.by((): Pick | null =>
+		this.#lotId ? (this.picks.find(({ lot }) => lot.id === this.#lotId) ?? null) : null
+	);
+	get count(): number {
+		return Math.min(this.#count, this.chosen?.lot.count ?? this.#count);
+	}
+	/** So many are meant: more than none, no more than there are. */
+	setCount(count: number): void {
+		const most = this.chosen?.lot.count ?? 1;
+		if (Number.isFinite(count) && count > 0) this.#count = Math.min(count, most);
+	}
+	/** Why the lot on the sheet may not be frozen, in words; empty: it may. */
+	get noFreezing(): string {
+		if (!this.chosen) return '';
+		const issue = freezeIssue(this.chosen.lot, this.chosen.daysLeft);
+		if (issue) return FREEZE_WORDS[issue];
+		return freezeInto(this.home, this.chosen.thing) ? '' : 'There is no freezer in this home yet.';
+	}
+	/** Whether the lot on the sheet is frozen now. */
+	get isFrozen(): boolean {
+		const lot = this.chosen?.lot;
+		if (!lot) return false;
+		const nook = lot.nookId ? this.home.nooks[lot.nookId] : undefined;
+		return (
+			lot.dates.thawedOn === null && (lot.dates.frozenOn !== null || (!!nook && isFreezer(nook)))
+		);
+	}
+
+	#do(words: string, commands: readonly Command[]): void {
+		this.wrong = '';
+		this.#deps.store().runAll(words, commands);
+		this.#deps.said(`${words[0]!.toUpperCase()}${words.slice(1)}.`);
+		if (this.#lotId && !this.chosen) this.close();
+	}
+	#of(lot: Lot, count: number) {
+		return { lotId: lot.id, count, partId: this.#deps.newId(), now: this.#deps.now() };
+	}
+	#amount(lot: Lot, count: number): string {
+		return `${amountText(count, lot.unit)} ${this.home.things[lot.thingId]?.name ?? ''}`.trim();
+	}
+
+	/** Takes so many down, and asks about the next ones when they were the last. */
+	take(lot: Lot, count = 1): void {
+		const taken = Math.min(count, lot.count);
+		this.#do(`${this.#amount(lot, taken)} taken down`, [
+			command('takeDown', {
+				lotId: lot.id,
+				count: taken,
+				eventId: this.#deps.newId(),
+				now: this.#deps.now()
+			})
+		]);
+		const thing = this.home.things[lot.thingId];
+		const isLast = thing && !thing.hold && !thing.avoid && !lotsOf(this.home, thing.id).length;
+		this.#last = isLast ? { thingId: thing.id, name: thing.name } : null;
+	}
+	/** Takes one of a thing down, the one that is due first. */
+	takeNext(thing: Thing): void {
+		const lot = nextLot(this.home, thing.id, this.#deps.today());
+		if (lot) this.take(lot, lot.unit === 'g' ? Math.min(100, lot.count) : 1);
+	}
+	get last(): LastTaken | null {
+		return this.#last;
+	}
+	/** Answers what becomes of a thing of which none is left: on the list, not again, or nothing. */
+	answer(choice: 'list' | 'not-again' | 'leave'): void {
+		const last = this.#last;
+		this.#last = null;
+		if (!last || choice === 'leave') return;
+		const thing = this.home.things[last.thingId];
+		if (choice === 'list' && thing) this.list(thing);
+		else
+			this.#do(`${last.name} not bought again`, [
+				command('changeThing', last.thingId, { avoid: true })
+			]);
+	}
+
+	/** Puts one of a thing on the shopping list. */
+	list(thing: Thing): void {
+		this.#do(`${thing.name} put on the list`, [
+			command('addLine', thing.id, thing.name, 1, this.#deps.newId(), this.#deps.today())
+		]);
+	}
+	open(lot: Lot): void {
+		this.#do(`1 ${this.home.things[lot.thingId]!.name} opened`, [
+			command('openPack', this.#of(lot, 1))
+		]);
+	}
+	freeze(lot: Lot, count: number): void {
+		const thing = this.home.things[lot.thingId]!;
+		const nookId = freezeInto(this.home, thing);
+		if (!nookId) {
+			this.wrong = 'There is no freezer in this home yet. Add one in Walk.';
+			return;
+		}
+		const place = this.home.nooks[nookId]!.name;
+		this.#do(`${this.#amount(lot, count)} frozen, into ${place}`, [
+			command('freeze', this.#of(lot, count), nookId, this.#deps.newId())
+		]);
+	}
+	thaw(lot: Lot, count: number): void {
+		const place = thawPlaces(this.home)[0];
+		this.#do(
+			`${this.#amount(lot, count)} thawing, ${place ? `in ${place.name}` : 'on the table'}`,
+			[command('thaw', this.#of(lot, count), place?.id ?? null, this.#deps.newId())]
+		);
+	}
+	move(lot: Lot, count: number, nookId: string | null): void {
+		const place = nookId ? this.home.nooks[nookId]?.name : 'the table';
+		this.#do(`${this.#amount(lot, count)} moved to ${place}`, [
+			command('moveStock', this.#of(lot, count), nookId)
+		]);
+	}
+	throwOut(lot: Lot, count: number, why: WasteReason): void {
+		const commands: Command[] = [
+			command('takeDown', {
+				lotId: lot.id,
+				count,
+				eventId: this.#deps.newId(),
+				now: this.#deps.now(),
+				kind: 'discard',
+				why
+			})
+		];
+		if (why === 'disliked') commands.push(command('changeThing', lot.thingId, { avoid: true }));
+		this.#do(`${this.#amount(lot, count)} thrown out`, commands);
+	}
+	/** Puts more of a thing in, where it lives; `date` is as it is typed, empty: none printed. False: it was not read. */
+	putIn(thing: Thing, count: number, date: string, nookId = homeOf(this.home, thing.id)): boolean {
+		const read = date.trim()
+			? parseDay(date, {
+					order: this.home.dateOrder ?? 'dmy',
+					today: this.#deps.today(),
+					past: false
+				})
+			: null;
+		if (read && !read.ok) {
+			this.wrong = intakeIssueText(read);
+			return false;
+		}
+		if (!(count > 0) || count > 10_000) {
+			this.wrong = `“${count}” is not a count. Write a number from 1 to 10000.`;
+			return false;
+		}
+		const nook = nookId ? this.home.nooks[nookId] : undefined;
+		const isCold = nook && isFreezer(nook);
+		this.#do(`${count} ${thing.name} put in`, [
+			command('putIn', {
+				thingId: thing.id,
+				nookId,
+				count,
+				dates: {
+					...(read ? { printed: { on: read.on, kind: 'best-before' } } : {}),
+					...(isCold ? { frozenOn: this.#deps.today() } : {})
+				},
+				...(isCold ? { states: ['frozen'] } : {}),
+				lotId: this.#deps.newId(),
+				eventId: this.#deps.newId(),
+				now: this.#deps.now()
+			})
+		]);
+		return true;
+	}
+}

@@ -1,0 +1,174 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import type { Pick } from '$lib/core/rotation';
+	import { amountText, rateText } from '$lib/messages/turning';
+	import { countText } from '$lib/messages/numbers';
+	import { dateText } from '$lib/messages/clearing';
+	import { now, today } from '$lib/state/clock.svelte';
+	import { getHomeStore } from '$lib/state/context';
+	import { newId } from '$lib/state/ids';
+	import { StockDesk, type HeldThing } from '$lib/state/stock-desk.svelte';
+	import { TurnDesk } from '$lib/state/turn-desk.svelte';
+	import { undoToast } from '$lib/state/undo-toast';
+	import Minus from '@lucide/svelte/icons/minus';
+	import Tablet from '@lucide/svelte/icons/tablet';
+	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
+	import Bench from '$lib/ui/frame/Bench.svelte';
+	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
+	import VirtualList from '$lib/ui/frame/VirtualList.svelte';
+	import HoldSheet from '$lib/ui/turn/HoldSheet.svelte';
+	import LastOne from '$lib/ui/turn/LastOne.svelte';
+	import StockRow from '$lib/ui/turn/StockRow.svelte';
+	import StockSheet from '$lib/ui/turn/StockSheet.svelte';
+	import TurnHead from '$lib/ui/turn/TurnHead.svelte';
+
+	const getStore = getHomeStore();
+	const turn = new TurnDesk({
+		store: getStore,
+		newId,
+		now,
+		today,
+		said: (words) => undoToast(getStore(), words, newId())
+	});
+	const desk = new StockDesk({ store: getStore, today });
+	const home = $derived(desk.home);
+	const sought = $derived(page.url.searchParams.get('thing'));
+	$effect(() => desk.goTo(page.url.searchParams.get('place')));
+	const none = new Set<string>();
+</script>
+
+<Bench
+	panel={desk.held ? panel : undefined}
+	panelLabel="How much to hold"
+	raised
+	chosen={desk.held?.thing.id ?? null}
+	onclose={() => desk.choose(null)}
+>
+	<TurnHead>
+		<div class="join" role="group" aria-label="Stock by">
+			{#each [['place', 'By place'], ['thing', 'By thing']] as const as [by, name] (by)}
+				<button
+					class="btn join-item"
+					class:btn-primary={desk.by === by}
+					aria-pressed={desk.by === by}
+					onclick={() => (desk.by = by)}>{name}</button
+				>
+			{/each}
+		</div>
+	</TurnHead>
+	{#if !Object.keys(home.lots).length}
+		<EmptyNote title="No stock yet">
+			<p>All that is in the house stands here, place by place. Enter some stock in Clear.</p>
+			<a class="btn btn-primary" href="/home/{home.id}/clear">Go to Clear</a>
+		</EmptyNote>
+	{:else}
+		<LastOne desk={turn} />
+		{#if desk.by === 'place'}
+			<WallStrip
+				{home}
+				flagged={none}
+				selected={desk.nookId}
+				onselect={(id) => desk.goTo(desk.nookId === id ? null : id)}
+			/>
+		{/if}
+		<div class="my-2 flex flex-wrap items-center gap-3">
+			<h2>{desk.nookId && desk.by === 'place' ? home.nooks[desk.nookId]?.name : 'All stock'}</h2>
+			<span class="soft"
+				>{desk.by === 'place'
+					? `${countText(desk.picks.length, 'lot')}, nearest date in front`
+					: countText(desk.things.length, 'thing')}</span
+			>
+			<label class="grow"
+				><span class="sr-only">Search the stock</span>
+				<input class="input" type="search" placeholder="Search" bind:value={desk.words} /></label
+			>
+			<label class="flex items-center gap-2"
+				><input class="checkbox" type="checkbox" bind:checked={desk.onlyOpen} />open only</label
+			>
+			{#if desk.nookId && desk.by === 'place'}
+				<button class="btn btn-ghost" onclick={() => desk.goTo(null)}>Show all places</button>
+				<a class="btn" href="/home/{home.id}/kiosk/{desk.nookId}"
+					><Tablet size={18} />Page for this door</a
+				>
+			{/if}
+		</div>
+		{#if desk.by === 'place'}
+			<VirtualList
+				items={desk.picks}
+				key={(pick) => pick.lot.id}
+				estimatePx={56}
+				label={desk.nookId ? 'Stock here' : 'All stock'}
+				{row}
+			/>
+			{#if !desk.picks.length}<p class="py-4">Nothing stands here.</p>{/if}
+		{:else}
+			<VirtualList
+				items={desk.things}
+				key={(held) => held.thing.id}
+				estimatePx={56}
+				label="Things in stock"
+				row={thingRow}
+			/>
+		{/if}
+	{/if}
+</Bench>
+<StockSheet desk={turn} />
+
+{#snippet row(pick: Pick)}
+	<StockRow
+		{home}
+		{pick}
+		here={!!desk.nookId}
+		sought={pick.thing.id === sought}
+		ontake={() => turn.take(pick.lot)}
+		onmore={() => turn.choose(pick.lot.id)}
+	/>
+{/snippet}
+
+{#snippet thingRow(held: HeldThing)}
+	<div class="row" class:sought={held.thing.id === sought}>
+		<button class="name" onclick={() => desk.choose(held.thing.id)}>
+			<b>{held.thing.name}</b>
+			<span class="soft block text-sm"
+				>{held.first?.date ? `next ${dateText(held.first.date.on)} · ` : ''}{countText(
+					held.lots,
+					'lot'
+				)}{held.target ? ` · hold ${amountText(held.target.packs, 'pack')}` : ''}</span
+			>
+		</button>
+		<span class="measure count">{amountText(held.packs, 'pack')}</span>
+		<button
+			class="btn"
+			onclick={() => turn.takeNext(held.thing)}
+			aria-label="Take down one {held.thing.name}"><Minus size={18} />1</button
+		>
+	</div>
+{/snippet}
+
+{#snippet panel()}
+	{#if desk.held}
+		<HoldSheet {desk} held={desk.held} rate={rateText(desk.held.rate)} />
+	{/if}
+{/snippet}
+
+<style>
+	.row {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) auto auto;
+		gap: 0.75rem;
+		align-items: center;
+		min-height: 54px;
+		border-top: 1px solid var(--color-base-300);
+	}
+	.row.sought {
+		background: var(--color-base-200);
+		box-shadow: inset 4px 0 0 var(--color-primary);
+	}
+	.name {
+		min-height: 48px;
+		text-align: left;
+	}
+	.count {
+		font-size: 1.1rem;
+	}
+</style>

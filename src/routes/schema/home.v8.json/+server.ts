@@ -1,0 +1,4 @@
+import { json } from '@sveltejs/kit';
+import { homeJsonSchema } from '$lib/core/interchange';
+
+export const GET = () => json(homeJsonSchema());
