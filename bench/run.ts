@@ -5,6 +5,7 @@
 // npm run bench -- lines FILE [--today ISO] [--order dmy|mdy|ymd]   typed lines: what each is read as
 // npm run bench -- rates            rates of use on made-up households, by method
 // npm run bench -- forecast         500 things over 12 weeks, 1,000 runs
+// npm run bench -- meals            weeks of 21 meals from 60 recipes, proven
 // npm run bench -- homes            generated homes against the by-hand rule
 // npm run bench -- proofs           plans of the demo home and of flats, proven
 // npm run bench -- browser          first-screen script, and a large home in the browser (needs a build)
@@ -30,6 +31,7 @@ import { benchShelves } from './shelves';
 import { benchStore } from './store';
 import { benchHomes } from './homes';
 import { benchPacking } from './packing';
+import { benchMeals } from './meals';
 import { benchProofs } from './proofs';
 import { benchRates } from './rates';
 import { benchSurvey } from './survey';
@@ -63,6 +65,7 @@ else if (kind === 'store') print(benchStore(Number(files[0] ?? 5000)));
 else if (kind === 'fuzz') print(await benchFuzz(Number(files[0] ?? 1500)));
 else if (kind === 'rates') for (const line of benchRates()) print(line);
 else if (kind === 'forecast') print(benchForecast());
+else if (kind === 'meals') for (const line of await benchMeals()) print(line);
 else if (kind === 'survey') for (const line of benchSurvey()) print(line);
 else if (kind === 'homes') for (const line of benchHomes()) print(line);
 else if (kind === 'proofs') for await (const line of benchProofs()) print(line);

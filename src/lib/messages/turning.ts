@@ -1,6 +1,8 @@
 import type {
 	EffectiveDate,
 	FreezeIssue,
+	Missing,
+	Outlook,
 	Rate,
 	ShoppingLine,
 	ShoppingReason,
@@ -134,3 +136,31 @@ export function lineText({ reason, have, par, ceiling }: ShoppingLine): string {
 	const limit = ceiling === null ? '' : `; more than ${ceiling} would spoil before it is used`;
 	return `${LINE_REASONS[reason]}${held}${limit}`;
 }
+
+/** A chance as people say it. @example shareText(0.02) // 'hardly ever' */
+export function shareText(share: number): string {
+	if (share < 0.03) return 'hardly ever';
+	if (share > 0.97) return 'nearly always';
+	return `${Math.round(share * 20) * 5} times in 100`;
+}
+
+/** Says what of a thing will likely spoil. */
+export function expectedText({ wastePacks, lotLeft }: Outlook): string {
+	const sure = Math.max(0, ...lotLeft.map((share) => share ?? 0));
+	const packs = wastePacks < 0.95 ? 'part of a pack' : `about ${tenthsText(wastePacks)} packs`;
+	return sure > 0.97
+		? `${packs}, almost surely`
+		: `${packs}; still there at its date ${shareText(sure)}`;
+}
+
+export const SLOT_WORDS = { breakfast: 'Breakfast', lunch: 'Lunch', supper: 'Supper' } as const;
+
+/** Says why no meals were planned, and the way out. */
+export const mealFailText = (code: 'no-meals' | 'too-few'): string =>
+	code === 'no-meals'
+		? 'There is no meal that everybody may eat. Add one, or look at the ingredients of those you have.'
+		: 'There are too few meals for so many places of the week. Add meals, or plan fewer.';
+
+/** Lists what is missing, in packs. @example '2 × tofu, 1 × rice' */
+export const missingText = (missing: readonly Missing[]): string =>
+	missing.map(({ thing, packs }) => `${tenthsText(packs)} × ${thing.name}`).join(', ');

@@ -1,5 +1,5 @@
 /** What the server computes, each as the worker of the same name does. */
-export type ComputationName = 'place' | 'fit' | 'prove';
+export type ComputationName = 'place' | 'fit' | 'prove' | 'forecast';
 
 /** The answer, ready to be sent. */
 export interface ComputeAnswer {

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { carryUp, parseHome } from '../core/interchange';
 import { HOME_VERSION } from '../core/model';
 import { fileIssueText } from '../messages/files';
+import { handleForecast } from '../workers/forecast.protocol';
 import { handleFit } from '../workers/fit.protocol';
 import { loadIntegerSolver } from '../workers/integer-solver';
 import type { Handled, Issue } from '../workers/job.protocol';
@@ -17,6 +18,7 @@ const COMPUTATIONS: Readonly<
 > = {
 	place: (payload: unknown) => handlePlace(payload),
 	fit: (payload: unknown) => handleFit(payload),
+	forecast: (payload: unknown) => handleForecast(payload),
 	prove: (payload: unknown) => handleProve(payload, undefined, () => loadIntegerSolver())
 };
 export interface ComputeTask {

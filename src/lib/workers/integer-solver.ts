@@ -1,5 +1,5 @@
 import type { Highs } from 'highs';
-import type { IntegerOutcome, IntegerSolver } from '../core/solvers/assignment';
+import type { IntegerOutcome, IntegerSolver } from '../core/solvers/integer';
 
 /**
  * Loads the general solver of integer programs; some 3.5 MB, so only when it is asked for. `wasmUrl` is where its

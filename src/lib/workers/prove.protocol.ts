@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Home } from '../core/model';
 import { provePlan, type PlanProof } from '../core/zoning';
-import { type IntegerSolver } from '../core/solvers/assignment';
+import { type IntegerSolver } from '../core/solvers/integer';
 import { issuesOf, type Handled } from './job.protocol';
 
 export const ProvePayload = z.object({

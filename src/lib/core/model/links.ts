@@ -73,6 +73,7 @@ export const LINKS: readonly Link[] = [
 	link('useEvents', 'lotId', 'lots', 'cascade'),
 	link('useEvents', 'thingId', 'things', 'cascade'),
 	link('plannedMeals', 'mealId', 'meals', 'cascade'),
+	link('plannedMeals', 'lotId', 'lots', 'cascade'),
 	link('listLines', 'thingId', 'things', 'cascade'),
 	link('warmSpells', 'cabinetId', 'cabinets', 'cascade')
 ];

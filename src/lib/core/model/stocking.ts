@@ -60,10 +60,12 @@ export const Meal = z.strictObject({
 export type Meal = z.infer<typeof Meal>;
 
 export const MEAL_SLOTS = ['breakfast', 'lunch', 'supper'] as const;
-/** A meal on a day of the plan. */
+/** A meal on a day of the plan: one of the usual ones, or what is left over of another. One of the two is set. */
 export const PlannedMeal = z.strictObject({
 	id: PlannedMealId,
-	mealId: MealId,
+	mealId: MealId.nullable(),
+	/** The leftovers that are eaten. */
+	lotId: LotId.nullable(),
 	on: IsoDate,
 	slot: z.enum(MEAL_SLOTS),
 	servings: z.int().min(1).max(100),

@@ -1,17 +1,23 @@
 import { addLine, dropLines, forgetSaid, sayOfLine } from './list-lines';
+import { cookMeal, removeMeal, saveMeal, setMeals, unplanMeal } from './meal-commands';
 import { freeze, moveStock, openPack, putIn, thaw } from './stock-moves';
 import { takeDown } from './take-down';
 
 /** Every change that the rotation of stock makes to a home. */
 export const ROTATION_COMMANDS = {
 	addLine,
+	cookMeal,
 	dropLines,
 	forgetSaid,
 	freeze,
 	moveStock,
 	openPack,
 	putIn,
+	removeMeal,
+	saveMeal,
 	sayOfLine,
+	setMeals,
 	takeDown,
-	thaw
+	thaw,
+	unplanMeal
 } as const;

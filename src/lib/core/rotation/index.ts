@@ -20,6 +20,28 @@ export {
 } from './stock-moves';
 export { todayOf, type Today, type TodayCode, type TodayItem } from './today';
 export { freezeInto, freezerPlaces, isFreezer, isFridge, thawPlaces } from './places';
+export {
+	FORECAST,
+	outlookOf,
+	outlookOfHome,
+	turningThings,
+	WEEKS_AHEAD,
+	type HomeOutlook,
+	type Outlook,
+	type TriedRule
+} from './forecast';
+export {
+	cookFrom,
+	mealStocks,
+	planWeek,
+	type MealOptions,
+	type MealSlot,
+	type MealStock,
+	type MealWeek,
+	type Missing
+} from './meals';
+export type { Cook, MealToPlan } from './meal-commands';
+export { forbiddenIn, unknownDiets } from './diets';
 export { addLine, dropLines, forgetSaid, sayOfLine, type LineOf } from './list-lines';
 export {
 	areaOrder,

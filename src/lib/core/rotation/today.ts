@@ -48,7 +48,7 @@ function toThaw(
 		.sort((a: PlannedMeal, b: PlannedMeal) => a.on.localeCompare(b.on) || (a.id < b.id ? -1 : 1));
 	const seen = new Set<string>();
 	return soon.flatMap(({ mealId, on }) => {
-		const meal = home.meals[mealId];
+		const meal = mealId ? home.meals[mealId] : undefined;
 		return (meal?.ingredients ?? []).flatMap(({ thingId }): TodayItem[] => {
 			const own = picks.filter(({ thing }) => thing.id === thingId);
 			const frozen = own.find(isFrozenNow);

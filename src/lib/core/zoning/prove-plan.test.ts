@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { loadIntegerSolver } from '../../workers/integer-solver';
 import { apply, NOW, tinyHome } from '../fixtures/tiny-home';
-import { type IntegerSolver } from '../solvers/assignment';
+import type { IntegerSolver } from '../solvers/integer';
 import { adoptPlan, movePart } from './edits';
 import { noteProof, provePlan } from './prove-plan';
 import { placeHome, toZonePlan } from './solve';

@@ -1,12 +1,7 @@
 import type { Assignment as SavedAssignment, Edit, GroupId, Home, ZonePlan } from '../model';
 import { buildZoneModel } from './build';
-import {
-	type IntegerSolver,
-	objectiveOf,
-	violations,
-	DEFAULT_PROVE,
-	proveAssignment
-} from '../solvers/assignment';
+import type { IntegerSolver } from '../solvers/integer';
+import { objectiveOf, violations, DEFAULT_PROVE, proveAssignment } from '../solvers/assignment';
 import { roomToGrow } from './keep-empty';
 import { readAssignment, writeAssignment } from './solve';
 

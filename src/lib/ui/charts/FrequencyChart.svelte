@@ -1,11 +1,9 @@
 <script lang="ts">
-	import type { EChartsType } from 'echarts/core';
 	import type { FrequencyRow } from '$lib/core/grouping';
 	import type { Group } from '$lib/core/model';
 	import { usesText } from '$lib/messages/sorting';
-	import { afterPaint } from '$lib/state/later.svelte';
-	import { theme } from '$lib/state/theme.svelte';
 	import { TAG_INKS } from '../drawing/tag-style';
+	import Chart, { type ChartOption } from './Chart.svelte';
 
 	interface Props {
 		rows: readonly FrequencyRow[];
@@ -16,47 +14,10 @@
 		onchoose: (groupId: string) => void;
 	}
 	let { rows, groups, of, chosen, onchoose }: Props = $props();
-	let box = $state<HTMLDivElement>();
-	let chart = $state.raw<EChartsType>();
 	const tagOf = (row: FrequencyRow) => groups[row.groupId]!.tag;
 	const percent = (share: number) => Math.round(share * 1000) / 10;
 
-	$effect(() => {
-		const node = box;
-		if (!node) return;
-		let gone = false;
-		const observer = new ResizeObserver(() => chart?.resize());
-		// The list shows first; the chart is drawn after it.
-		const callOff = afterPaint(async () => {
-			const { init } = await import('./echarts');
-			if (gone) return;
-			const made = init(node);
-			made.on('click', ({ dataIndex }) => {
-				const row = rows[dataIndex];
-				if (row) onchoose(row.groupId);
-			});
-			chart = made;
-			observer.observe(node);
-		});
-		return () => {
-			gone = true;
-			callOff();
-			observer.disconnect();
-			chart?.dispose();
-			chart = undefined;
-		};
-	});
-	$effect(() => {
-		const made = chart;
-		if (!made) return;
-		// The colours are read from the page, which says nothing when they change.
-		void theme.current;
-		const style = getComputedStyle(document.documentElement);
-		const colour = (name: string) => style.getPropertyValue(name).trim();
-		const [ink, line, accent] = ['--color-base-content', '--color-base-300', '--color-primary'].map(
-			colour
-		) as [string, string, string];
-		const text = { color: ink, fontFamily: style.fontFamily, fontSize: 13 };
+	const option: ChartOption = ({ ink, line, accent, text }) => {
 		const shares = (
 			name: string,
 			type: 'solid' | 'dashed',
@@ -71,52 +32,47 @@
 			itemStyle: { color },
 			data: rows.map((row) => percent(of(row)))
 		});
-		made.setOption(
-			{
-				animation: !matchMedia('(prefers-reduced-motion: reduce)').matches,
-				textStyle: text,
-				grid: { left: 44, right: 52, top: 14, bottom: 30 },
-				xAxis: {
-					type: 'category',
-					data: rows.map((row) => tagOf(row).code),
-					axisLabel: { ...text, fontSize: 12, hideOverlap: true },
-					axisLine: { lineStyle: { color: ink } },
-					axisTick: { show: false }
-				},
-				yAxis: [
-					{
-						type: 'value',
-						axisLabel: text,
-						splitLine: { lineStyle: { color: line } }
-					},
-					{
-						type: 'value',
-						max: 100,
-						axisLabel: { ...text, formatter: '{value} %' },
-						splitLine: { show: false }
-					}
-				],
-				series: [
-					{
-						name: 'uses a week',
-						type: 'bar',
-						itemStyle: { color: ink },
-						data: rows.map((row) => ({
-							value: row.usesPerWeek,
-							itemStyle: {
-								color: TAG_INKS[tagOf(row).hue]!,
-								borderColor: row.groupId === chosen ? accent : ink,
-								borderWidth: row.groupId === chosen ? 3 : 0.5
-							}
-						}))
-					},
-					shares('share of all fetches so far', 'solid', ink, (row) => row.usesSoFar),
-					shares(`share of all ${of} so far`, 'dashed', accent, (row) => row.sizeSoFar)
-				]
+		return {
+			grid: { left: 44, right: 52, top: 14, bottom: 30 },
+			xAxis: {
+				type: 'category',
+				data: rows.map((row) => tagOf(row).code),
+				axisLabel: { ...text, fontSize: 12, hideOverlap: true },
+				axisLine: { lineStyle: { color: ink } },
+				axisTick: { show: false }
 			},
-			true
-		);
-	});
+			yAxis: [
+				{
+					type: 'value',
+					axisLabel: text,
+					splitLine: { lineStyle: { color: line } }
+				},
+				{
+					type: 'value',
+					max: 100,
+					axisLabel: { ...text, formatter: '{value} %' },
+					splitLine: { show: false }
+				}
+			],
+			series: [
+				{
+					name: 'uses a week',
+					type: 'bar',
+					itemStyle: { color: ink },
+					data: rows.map((row) => ({
+						value: row.usesPerWeek,
+						itemStyle: {
+							color: TAG_INKS[tagOf(row).hue]!,
+							borderColor: row.groupId === chosen ? accent : ink,
+							borderWidth: row.groupId === chosen ? 3 : 0.5
+						}
+					}))
+				},
+				shares('share of all fetches so far', 'solid', ink, (row) => row.usesSoFar),
+				shares(`share of all ${of} so far`, 'dashed', accent, (row) => row.sizeSoFar)
+			]
+		};
+	};
 	const said = $derived(
 		rows
 			.slice(0, 5)
@@ -136,12 +92,11 @@
 		<svg viewBox="0 0 24 12"><path d="M0 6H24" class="accent" /></svg>share of all {of} so far
 	</li>
 </ul>
-<div
-	bind:this={box}
-	class="chart"
-	role="img"
-	aria-label="Uses a week of {rows.length} groups, the most used first: {said}. The list below has all of them."
-></div>
+<Chart
+	{option}
+	label="Uses a week of {rows.length} groups, the most used first: {said}. The list below has all of them."
+	onpick={(index) => rows[index] && onchoose(rows[index].groupId)}
+/>
 
 <style>
 	li {
@@ -164,10 +119,5 @@
 		stroke: var(--color-primary);
 		stroke-width: 2;
 		stroke-dasharray: 4 3;
-	}
-	.chart {
-		width: 100%;
-		height: 240px;
-		margin-bottom: 0.75rem;
 	}
 </style>

@@ -31,10 +31,5 @@ export {
 	type SolveProgress,
 	type SolveResult
 } from './solve-assignment';
-export {
-	AssignmentProgram,
-	type IntegerOutcome,
-	type IntegerProgram,
-	type IntegerSolver
-} from './integer-program';
+export { AssignmentProgram } from './integer-program';
 export { DEFAULT_PROVE, proveAssignment, type ProveOptions, type ProveResult } from './prove';

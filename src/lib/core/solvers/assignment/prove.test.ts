@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { loadIntegerSolver } from '../../../workers/integer-solver';
 import { bruteForce, problemArb } from './assignment.arb';
-import { AssignmentProgram, type IntegerSolver } from './integer-program';
+import type { IntegerSolver } from '../integer';
+import { AssignmentProgram } from './integer-program';
 import { objectiveOf, takenEverywhere, violations, type AssignmentProblem } from './problem';
 import { DEFAULT_PROVE, proveAssignment } from './prove';
 

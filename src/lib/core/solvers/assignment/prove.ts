@@ -1,5 +1,6 @@
 import { branchAndBound, DEFAULT_BRANCH } from './branch';
-import { AssignmentProgram, type IntegerSolver } from './integer-program';
+import type { IntegerSolver } from '../integer';
+import { AssignmentProgram } from './integer-program';
 import { searchAssignment } from './search';
 import { objectiveOf, violations, type Assignment, type AssignmentProblem } from './problem';
 

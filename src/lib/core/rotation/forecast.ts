@@ -1,0 +1,152 @@
+import { addDays, daysBetween, lotsOf, type Home, type HoldRule, type Thing } from '../model';
+import {
+	bestLevels,
+	forecastThing,
+	type ForecastOptions,
+	type ForecastThing,
+	type ThingForecast
+} from '../solvers/forecast';
+import { effectiveDate } from './effective-date';
+import { closedLifeDays, holdTarget, lifeCeiling } from './hold';
+import { inPacks } from './packs';
+import { rateOf } from './rate';
+
+const WEEK = 7;
+export const FORECAST: Omit<ForecastOptions, 'firstShop' | 'everyDays'> = {
+	days: 84,
+	runs: 1000,
+	seed: 20_260_302
+};
+/** Runs for each level that is tried: enough to tell them apart, with the same chances for all. */
+const TRY_RUNS = 300;
+const MOST_LEVEL = 24;
+/** What a pack counts as where no price is known, minor units. */
+const USUAL_PRICE = 200;
+
+/** A rule that is tried: packs it comes to, with what it would cost over the weeks. */
+export interface TriedRule {
+	readonly hold: HoldRule;
+	readonly level: number;
+	readonly wastePacks: number;
+	readonly runOuts: number;
+	readonly costMinor: number;
+}
+
+/** What is to be expected of a thing, and how much of it to hold. */
+export interface Outlook extends ThingForecast {
+	readonly thingId: string;
+	readonly wasteMinor: number;
+	/** The number of packs that costs least in waste and running out; null: nobody uses it. */
+	readonly best: TriedRule | null;
+	/** The rule in force; null: none. */
+	readonly now: TriedRule | null;
+	/** Whether a price of its own is known. */
+	readonly isPriced: boolean;
+}
+
+/** Days from today to the next shop: a shop a week hence where nothing is said. */
+const shopIn = (home: Home) => home.settings.shop.everyDays;
+
+/** Turns a thing of a home into plain figures; `level` is what it is bought up to. */
+export function forecastInput(home: Home, thing: Thing, today: string): ForecastThing {
+	const { belief, perWeek } = rateOf(home, thing, today);
+	const lots = lotsOf(home, thing.id).map((lot) => {
+		const date = effectiveDate(lot, thing);
+		return {
+			packs: inPacks(lot.count, lot.unit, thing),
+			daysLeft: date ? daysBetween(today, date.on) : null
+		};
+	});
+	return {
+		lots,
+		shape: belief.shape,
+		weeks: belief.weeks,
+		lifeDays: closedLifeDays(thing),
+		level: thing.hold ? holdTarget(thing, thing.hold, perWeek, home.settings.shop).packs : null,
+		price: thing.priceMinor ?? USUAL_PRICE,
+		runOutPrice: home.settings.shop.runOutMinor
+	};
+}
+
+/** Foretells one thing over the coming weeks, and which number of packs is best to hold. `today` is an ISO date. */
+export function outlookOf(home: Home, thing: Thing, today: string): Outlook {
+	const input = forecastInput(home, thing, today);
+	const options: ForecastOptions = {
+		...FORECAST,
+		firstShop: shopIn(home),
+		everyDays: home.settings.shop.everyDays
+	};
+	const found = forecastThing(input, options);
+	const { perWeek } = rateOf(home, thing, today);
+	const most = Math.min(MOST_LEVEL, lifeCeiling(thing, perWeek) ?? MOST_LEVEL);
+	const levels = levelsToTry(most);
+	if (input.level !== null) levels.push(input.level);
+	// Tried as if begun with what is held today, and no more spoiled than that.
+	const tried = bestLevels(input, levels, { ...options, runs: TRY_RUNS }).map(
+		({ level, wastePacks, runOuts, cost }): TriedRule => ({
+			hold: { rule: 'packs', amount: level },
+			level,
+			wastePacks,
+			runOuts,
+			costMinor: Math.round(cost)
+		})
+	);
+	return {
+		...found,
+		thingId: thing.id,
+		wasteMinor: Math.round(found.wastePacks * input.price),
+		best: tried[0] ?? null,
+		now: thing.hold ? (tried.find(({ level }) => level === input.level) ?? null) : null,
+		isPriced: thing.priceMinor !== null
+	};
+}
+
+/** Levels worth trying: each of the first few, then further apart. */
+function levelsToTry(most: number): number[] {
+	const levels: number[] = [];
+	for (let level = 0; level <= most; level += level < 6 ? 1 : level < 12 ? 2 : 4)
+		levels.push(level);
+	return levels;
+}
+
+/** What is to be expected of a home over the coming weeks. */
+export interface HomeOutlook {
+	readonly until: string;
+	/** By what spoils, the dearest first. */
+	readonly things: readonly Outlook[];
+	readonly wasteMinor: number;
+	readonly wastePacks: number;
+}
+
+/** Things that turn: they have a date or a rule, and somebody uses them up. */
+export const turningThings = (home: Home): Thing[] =>
+	Object.values(home.things).filter(
+		(thing) =>
+			(thing.hold !== null && !thing.avoid) ||
+			lotsOf(home, thing.id).some((lot) => effectiveDate(lot, thing) !== null)
+	);
+
+/**
+ * Foretells all that turns in a home over 12 weeks, thing by thing; `onProgress` is told after each. Things with the same
+ * chances are the same from run to run.
+ */
+export function outlookOfHome(
+	home: Home,
+	today: string,
+	onProgress?: (done: number, of: number) => void
+): HomeOutlook {
+	const all = turningThings(home);
+	const things = all.map((thing, i) => {
+		const outlook = outlookOf(home, thing, today);
+		onProgress?.(i + 1, all.length);
+		return outlook;
+	});
+	things.sort((a, b) => b.wasteMinor - a.wasteMinor || (a.thingId < b.thingId ? -1 : 1));
+	return {
+		until: addDays(today, FORECAST.days),
+		things,
+		wasteMinor: things.reduce((sum, { wasteMinor }) => sum + wasteMinor, 0),
+		wastePacks: things.reduce((sum, { wastePacks }) => sum + wastePacks, 0)
+	};
+}
+export const WEEKS_AHEAD = FORECAST.days / WEEK;

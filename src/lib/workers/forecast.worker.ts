@@ -1,0 +1,4 @@
+import { handleForecast } from './forecast.protocol';
+import { serveJobs } from './job-worker';
+
+serveJobs(self as unknown as Parameters<typeof serveJobs>[0], handleForecast);
