@@ -14,6 +14,8 @@ function things(count: number, seed: number): ForecastThing[] {
 			})),
 			shape,
 			weeks: shape / rate,
+			// As a home's things are taken: no finer than seven uses a week.
+			portion: Math.max(1 / (1 + Math.floor(random() * 6)), rate / 7),
 			lifeDays: random() < 0.3 ? null : 7 + Math.floor(random() * 300),
 			level: random() < 0.3 ? null : 1 + Math.floor(random() * 6),
 			price: 200,

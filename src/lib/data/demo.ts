@@ -265,14 +265,15 @@ export function demoHome(now: string): Home {
 			}))
 		),
 		meals: Object.fromEntries(
-			(house.meals as [string, number, number, [string, number][]][]).map(
-				([name, servings, timesPerMonth, ingredients]) => [
+			(house.meals as [string, number, number, string, [string, number][]][]).map(
+				([name, servings, timesPerMonth, slots, ingredients]) => [
 					slug(name),
 					{
 						id: slug(name),
 						name,
 						servings,
 						timesPerMonth,
+						slots: slots.split(' ').filter(Boolean),
 						ingredients: ingredients.map(([thing, packs]) => ({ thingId: slug(thing), packs }))
 					}
 				]

@@ -149,23 +149,21 @@ export class MealsDesk {
 		}
 		const meal = this.home.meals[mealId];
 		if (!meal) return;
-		this.#deps
-			.store()
-			.run(
-				`plan ${meal.name}`,
-				'setMeals',
-				[
-					{
-						mealId,
-						lotId: null,
-						on,
-						slot,
-						servings: planned?.servings ?? this.eaters,
-						byHand: true
-					}
-				],
-				this.#deps.newId()
-			);
+		this.#deps.store().run(
+			`plan ${meal.name}`,
+			'setMeals',
+			[
+				{
+					mealId,
+					lotId: null,
+					on,
+					slot,
+					servings: planned?.servings ?? this.eaters,
+					byHand: true
+				}
+			],
+			this.#deps.newId()
+		);
 	}
 
 	/** What is missing for what is planned and not cooked, thing by thing. */
@@ -186,6 +184,7 @@ export class MealsDesk {
 			name: 'week',
 			servings: 1,
 			timesPerMonth: 0,
+			slots: [],
 			ingredients: [...needs].map(([thingId, packs]) => ({
 				thingId: thingId as Thing['id'],
 				packs
@@ -264,6 +263,7 @@ export class MealsDesk {
 			name: '',
 			servings: this.eaters,
 			timesPerMonth: 1,
+			slots: ['lunch', 'supper'],
 			ingredients: []
 		};
 	}

@@ -9,7 +9,7 @@ function withHold({ parPacks, ...thing }: Row): Row {
 }
 
 /**
- * Carries a home from version 7 to 8: rules for how much to hold, planned meals, lines of the shopping list, warm spells,
+ * Carries a home from version 7 to 8: rules for how much to hold, when meals are eaten and planned meals, lines of the shopping list, warm spells,
  * why things were thrown away, labels of places with what they were written for, and lids of groups.
  */
 export function toVersion8(home: unknown): unknown {
@@ -22,6 +22,7 @@ export function toVersion8(home: unknown): unknown {
 		...from,
 		settings: { shop: SHOP, ...(from.settings as Row | undefined) },
 		things: Object.fromEntries(things.map(([id, thing]) => [id, withHold(thing)])),
+		meals: withMore(from.meals, () => ({ slots: ['breakfast', 'lunch', 'supper'] })),
 		groups: withMore(from.groups, () => ({ lids: null })),
 		marks: inEach(from.marks, (mark) => ({ bare: false, thingIds: [], ...mark })),
 		useEvents: inEach(from.useEvents, (event) => ({ why: null, ...event }))

@@ -50,16 +50,18 @@ export const UseEvent = z.strictObject({
 });
 export type UseEvent = z.infer<typeof UseEvent>;
 
+export const MEAL_SLOTS = ['breakfast', 'lunch', 'supper'] as const;
 export const Meal = z.strictObject({
 	id: MealId,
 	name: Words,
 	servings: z.int().min(1),
 	timesPerMonth: z.number().min(0),
+	/** When it is eaten; at none of them: it is cooked, but not planned. */
+	slots: z.array(z.enum(MEAL_SLOTS)),
 	ingredients: z.array(z.strictObject({ thingId: ThingId, packs: z.number().min(0) }))
 });
 export type Meal = z.infer<typeof Meal>;
 
-export const MEAL_SLOTS = ['breakfast', 'lunch', 'supper'] as const;
 /** A meal on a day of the plan: one of the usual ones, or what is left over of another. One of the two is set. */
 export const PlannedMeal = z.strictObject({
 	id: PlannedMealId,

@@ -8,7 +8,8 @@ import {
 } from '../solvers/forecast';
 import { effectiveDate } from './effective-date';
 import { closedLifeDays, holdTarget, lifeCeiling } from './hold';
-import { inPacks } from './packs';
+import { lifeOf } from './life';
+import { inPacks, packUsesOf } from './packs';
 import { rateOf } from './rate';
 
 const WEEK = 7;
@@ -22,6 +23,12 @@ const TRY_RUNS = 300;
 const MOST_LEVEL = 24;
 /** What a pack counts as where no price is known, minor units. */
 const USUAL_PRICE = 200;
+/** Days past a best-before date in which goods of no known life are still good. */
+const USUAL_GRACE = 60;
+/** More uses a week than this are taken together: what is used daily needs no finer grain. */
+const MOST_USES = 7;
+/** A level that costs no more than this above the best is as good, minor units: then the lower one is. */
+const AS_GOOD = 50;
 
 /** A rule that is tried: packs it comes to, with what it would cost over the weeks. */
 export interface TriedRule {
@@ -36,7 +43,7 @@ export interface TriedRule {
 export interface Outlook extends ThingForecast {
 	readonly thingId: string;
 	readonly wasteMinor: number;
-	/** The number of packs that costs least in waste and running out; null: nobody uses it. */
+	/** The number of packs that costs least in waste and running out: the lowest of those that do as well. */
 	readonly best: TriedRule | null;
 	/** The rule in force; null: none. */
 	readonly now: TriedRule | null;
@@ -52,15 +59,22 @@ export function forecastInput(home: Home, thing: Thing, today: string): Forecast
 	const { belief, perWeek } = rateOf(home, thing, today);
 	const lots = lotsOf(home, thing.id).map((lot) => {
 		const date = effectiveDate(lot, thing);
+		// A date of quality is no end: goods are looked at, and good for a while yet.
+		const grace =
+			date?.basis === 'printed' && lot.dates.printed?.kind === 'best-before'
+				? (lifeOf(thing)?.extraDays ?? USUAL_GRACE)
+				: 0;
 		return {
 			packs: inPacks(lot.count, lot.unit, thing),
-			daysLeft: date ? daysBetween(today, date.on) : null
+			daysLeft: date ? daysBetween(today, date.on) + grace : null
 		};
 	});
 	return {
-		lots,
+		// What is past already is for Today, not for the weeks to come.
+		lots: lots.map((lot) => ((lot.daysLeft ?? 0) < 0 ? { ...lot, packs: 0 } : lot)),
 		shape: belief.shape,
 		weeks: belief.weeks,
+		portion: Math.max(1 / packUsesOf(thing), perWeek / MOST_USES),
 		lifeDays: closedLifeDays(thing),
 		level: thing.hold ? holdTarget(thing, thing.hold, perWeek, home.settings.shop).packs : null,
 		price: thing.priceMinor ?? USUAL_PRICE,
@@ -91,11 +105,15 @@ export function outlookOf(home: Home, thing: Thing, today: string): Outlook {
 			costMinor: Math.round(cost)
 		})
 	);
+	const least = tried[0]?.costMinor ?? 0;
+	const best = tried
+		.filter(({ costMinor }) => costMinor <= least + AS_GOOD)
+		.reduce<TriedRule | null>((low, one) => (!low || one.level < low.level ? one : low), null);
 	return {
 		...found,
 		thingId: thing.id,
 		wasteMinor: Math.round(found.wastePacks * input.price),
-		best: tried[0] ?? null,
+		best,
 		now: thing.hold ? (tried.find(({ level }) => level === input.level) ?? null) : null,
 		isPriced: thing.priceMinor !== null
 	};
@@ -104,7 +122,7 @@ export function outlookOf(home: Home, thing: Thing, today: string): Outlook {
 /** Levels worth trying: each of the first few, then further apart. */
 function levelsToTry(most: number): number[] {
 	const levels: number[] = [];
-	for (let level = 0; level <= most; level += level < 6 ? 1 : level < 12 ? 2 : 4)
+	for (let level = 1; level <= most; level += level < 6 ? 1 : level < 12 ? 2 : 4)
 		levels.push(level);
 	return levels;
 }

@@ -211,18 +211,22 @@ export function planWeek(
 		})
 	];
 	const worth = price.map((each) => Math.min(each, 20 * USUAL_PRICE));
+	const forSlot = (recipe: number, { slot }: MealSlot) =>
+		recipe >= meals.length || meals[recipe]!.slots.includes(slot);
 	const free = [
 		...allowed.map((meal) => meals.indexOf(meal)),
 		...leftovers.map((_, i) => meals.length + i)
 	];
 	const choices = open.map((place) => {
 		const own = byHand(place);
-		if (!own) return free;
+		const some = free.filter((recipe) => forSlot(recipe, place));
+		if (!own) return some;
 		const at = own.mealId
 			? meals.findIndex(({ id }) => id === own.mealId)
 			: meals.length + leftovers.findIndex(({ lot }) => lot.id === own.lotId);
-		return at >= 0 && at < recipes.length ? [at] : free;
+		return at >= 0 && at < recipes.length ? [at] : some;
 	});
+	if (choices.some((own) => !own.length)) return { ok: false, code: 'too-few' };
 	// Where the meals do not go round at their usual number, each may come more often.
 	const most = Math.ceil(open.length / Math.max(1, allowed.length));
 	const often = recipes.map((recipe, i) => ({
@@ -243,7 +247,7 @@ export function planWeek(
 	const packsBy = (packs: readonly number[], round: (value: number) => number): Missing[] =>
 		[...itemOf].flatMap(([key, at]) => {
 			const thing = home.things[key];
-			return thing && packs[at]! > EPS ? [{ thing, packs: round(packs[at]! - EPS) }] : [];
+			return thing && packs[at]! > STRETCH ? [{ thing, packs: round(packs[at]! - STRETCH) }] : [];
 		});
 	return {
 		ok: true,
@@ -253,7 +257,7 @@ export function planWeek(
 			lotId: leftovers[recipe - meals.length]?.lot.id ?? null
 		})),
 		buy: packsBy(score.buy, Math.ceil),
-		saved: packsBy(score.saved, (value) => Math.round(value * 10) / 10),
+		saved: packsBy(score.saved, (value) => Math.round((value + STRETCH) * 10) / 10),
 		proven: outcome.status === 'optimal',
 		costMinor: Math.round(outcome.cost),
 		boundMinor: Math.round(outcome.bound)
@@ -266,6 +270,8 @@ function mergeUses(uses: readonly { readonly item: number; readonly packs: numbe
 	return [...sums].map(([item, packs]) => ({ item, packs }));
 }
 
+/** So little of a pack is stretched and not bought. */
+const STRETCH = 0.3;
 /** What cooking a meal takes from which lot, first expired first; what is short is left out and told apart. */
 export function cookFrom(
 	home: MealHome,
@@ -295,7 +301,7 @@ export function cookFrom(
 			want -= taken / perPack;
 		}
 		const thing = home.things[thingId];
-		if (want > EPS && thing) short.push({ thing, packs: Math.ceil(want - EPS) });
+		if (want > STRETCH && thing) short.push({ thing, packs: Math.ceil(want - STRETCH) });
 	}
 	return { take, short };
 }

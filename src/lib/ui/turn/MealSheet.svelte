@@ -1,5 +1,7 @@
 <script lang="ts">
 	import Trash2 from '@lucide/svelte/icons/trash-2';
+	import { MEAL_SLOTS } from '$lib/core/model';
+	import { SLOT_WORDS } from '$lib/messages/turning';
 	import type { MealsDesk } from '$lib/state/meals-desk.svelte';
 
 	let { desk }: { desk: MealsDesk } = $props();
@@ -60,6 +62,24 @@
 				/></label
 			>
 		</div>
+		<fieldset class="flex flex-wrap gap-x-4">
+			<legend class="soft">Planned for</legend>
+			{#each MEAL_SLOTS as slot (slot)}
+				<label class="flex min-h-11 items-center gap-1.5"
+					><input
+						class="checkbox"
+						type="checkbox"
+						checked={meal.slots.includes(slot)}
+						onchange={(event) =>
+							desk.write({
+								slots: MEAL_SLOTS.filter((each) =>
+									each === slot ? event.currentTarget.checked : meal.slots.includes(each)
+								)
+							})}
+					/>{SLOT_WORDS[slot]}</label
+				>
+			{/each}
+		</fieldset>
 		<h3>What goes in, in packs</h3>
 		<ul>
 			{#each meal.ingredients as { thingId, packs } (thingId)}

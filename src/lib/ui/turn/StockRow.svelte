@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Ellipsis from '@lucide/svelte/icons/ellipsis';
 	import Minus from '@lucide/svelte/icons/minus';
+	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import type { Home } from '$lib/core/model';
 	import type { Pick } from '$lib/core/rotation';
 	import { dateText, daysText } from '$lib/messages/clearing';
@@ -17,9 +18,20 @@
 		/** Its place is said elsewhere. */
 		here?: boolean;
 		ontake: () => void;
+		/** In place of taking one down: it must not be eaten. */
+		onthrow?: () => void;
 		onmore: () => void;
 	}
-	let { home, pick, note = '', sought = false, here = false, ontake, onmore }: Props = $props();
+	let {
+		home,
+		pick,
+		note = '',
+		sought = false,
+		here = false,
+		ontake,
+		onthrow,
+		onmore
+	}: Props = $props();
 	const { lot, thing, date, daysLeft } = $derived(pick);
 	const group = $derived(thing.groupId ? home.groups[thing.groupId] : undefined);
 	const place = $derived(lot.nookId ? home.nooks[lot.nookId]?.name : 'on the table');
@@ -42,9 +54,15 @@
 		>{#if group}<TagChip {group} short />{/if}</span
 	>
 	<span class="measure count">{amountText(lot.count, lot.unit)}</span>
-	<button class="btn" onclick={ontake} aria-label="Take down one {thing.name}"
-		><Minus size={18} />1</button
-	>
+	{#if onthrow}
+		<button class="btn" onclick={onthrow} aria-label="Throw out {thing.name}"
+			><Trash2 size={18} />Out</button
+		>
+	{:else}
+		<button class="btn" onclick={ontake} aria-label="Take down one {thing.name}"
+			><Minus size={18} />1</button
+		>
+	{/if}
 	<button
 		class="btn btn-ghost btn-square"
 		onclick={onmore}

@@ -4,10 +4,28 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 export interface Draws {
 	/** Even in (0, 1]. */
 	even(): number;
+	/** Begins a new run: its gaps are another stretch of the pool. */
+	begin(): void;
 	/** Exponential of mean 1. */
 	gap(): number;
 	/** Gamma of a shape above 0 and scale 1. */
 	gamma(shape: number): number;
+}
+
+/** Gaps are drawn once and read round and round, each run from a place of its own: a draw a use would take too long. */
+const POOL = 1 << 17;
+const pools = new Map<number, Float64Array>();
+function poolOf(seed: number): Float64Array {
+	const known = pools.get(seed);
+	if (known) return known;
+	const generator = xoroshiro128plus(seed ^ 0x5bd1e995);
+	const pool = Float64Array.from(
+		{ length: POOL },
+		() => -Math.log(((generator.next() >>> 0) + 1) / 2 ** 32)
+	);
+	pools.clear();
+	pools.set(seed, pool);
+	return pool;
 }
 
 /** Makes a stream of draws. */
@@ -43,5 +61,12 @@ export function drawsOf(seed: number): Draws {
 			if (v > 0 && Math.log(even()) < 0.5 * x * x + d - d * v + d * Math.log(v)) return d * v;
 		}
 	};
-	return { even, gap: () => -Math.log(even()), gamma };
+	const pool = poolOf(seed);
+	let at = 0;
+	return {
+		even,
+		begin: () => void (at = (even() * POOL) | 0),
+		gap: () => pool[at++ & (POOL - 1)]!,
+		gamma
+	};
 }

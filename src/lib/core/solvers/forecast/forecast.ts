@@ -12,6 +12,8 @@ export interface ForecastThing {
 	/** What is believed of its rate in packs a week: a gamma distribution of this shape over so many weeks. */
 	readonly shape: number;
 	readonly weeks: number;
+	/** Packs that one use takes, above 0: a slice of a loaf, a whole tin. */
+	readonly portion: number;
 	/** Days that a fresh pack keeps; null: no limit. */
 	readonly lifeDays: number | null;
 	/** Packs it is bought up to at each shop; null: it is not bought. */
@@ -53,88 +55,106 @@ export interface ThingForecast {
 
 const WEEK = 7;
 const NEVER = 1e9;
+const EPS = 1e-9;
+
+/** What stands on the shelf in a run: packs, last good day and number of the lot, first expired first. */
+interface Queue {
+	readonly packs: Float64Array;
+	readonly last: Float64Array;
+	readonly lot: Int32Array;
+}
+interface Run {
+	waste: number;
+	used: number;
+	outs: number;
+	outFirst: boolean;
+}
 
 /** One run of one thing: goods leave first expired first; spoiled ones leave at the end of their last day. */
 function runOnce(
 	thing: ForecastThing,
 	{ days, firstShop, everyDays }: ForecastOptions,
 	draws: Draws,
-	queue: { packs: number[]; last: number[]; lot: number[] },
+	{ packs, last, lot }: Queue,
 	left: Uint32Array,
 	weekly: Float64Array,
-	at: number
-): { waste: number; used: number; outs: number; outFirst: boolean } {
-	const { packs, last, lot } = queue;
-	packs.length = last.length = lot.length = 0;
-	let held = 0;
-	thing.lots.forEach((each, i) => {
-		if (each.packs <= 0) return;
-		packs.push(each.packs);
-		last.push(each.daysLeft ?? NEVER);
-		lot.push(i);
-		held += each.packs;
-	});
-	const perDay = draws.gamma(thing.shape) / thing.weeks / WEEK;
-	const mean = perDay > 1e-12 ? 1 / perDay : NEVER;
+	at: number,
+	sum: Run
+): void {
+	draws.begin();
+	const { lots, portion, level, lifeDays } = thing;
 	let head = 0;
+	let tail = 0;
+	let held = 0;
+	for (let i = 0; i < lots.length; i++) {
+		const each = lots[i]!;
+		if (each.packs <= 0) continue;
+		packs[tail] = each.packs;
+		last[tail] = each.daysLeft ?? NEVER;
+		lot[tail++] = i;
+		held += each.packs;
+	}
+	const perDay = draws.gamma(thing.shape) / thing.weeks / WEEK;
+	// Days from one use to the next.
+	const mean = perDay > 1e-12 ? portion / perDay : NEVER;
 	let next = draws.gap() * mean;
 	let shop = firstShop;
 	let week = 0;
-	let [waste, used, outs, isOut, outFirst] = [0, 0, 0, false, false];
-	const spoil = (now: number) => {
-		while (head < packs.length && last[head]! < now) {
-			if (lot[head]! >= 0 && packs[head]! > 1e-9) left[lot[head]!]! += 1;
-			waste += packs[head]!;
+	let weekEnd = Math.min(WEEK, days);
+	let isOut = false;
+	sum.outFirst = false;
+	for (;;) {
+		// What comes first: the next use, the next shop, the end of a week or of it all.
+		let now = weekEnd;
+		if (shop < now) now = shop;
+		if (next < now) now = next;
+		while (head < tail && last[head]! < now) {
+			if (lot[head]! >= 0 && packs[head]! > EPS) left[lot[head]!]! += 1;
+			sum.waste += packs[head]!;
 			held -= packs[head]!;
 			head++;
 		}
-	};
-	for (;;) {
-		// What comes first: the next use, the next shop, the end of a week, the end of it all.
-		const weekEnd = (week + 1) * WEEK;
-		const now = Math.min(next, shop, weekEnd, days);
-		spoil(now);
-		if (now === days || now === weekEnd) {
+		if (now === weekEnd) {
 			weekly[at + week] = held;
+			if (now >= days) return;
 			week++;
-			if (now === days) break;
-			continue;
-		}
-		if (now === shop) {
-			if (thing.level !== null && held < thing.level - 1e-9) {
-				const bought = Math.ceil(thing.level - held - 1e-9);
-				packs.push(bought);
-				last.push(thing.lifeDays === null ? NEVER : now + thing.lifeDays);
-				lot.push(-1);
-				held += bought;
+			weekEnd = Math.min((week + 1) * WEEK, days);
+		} else if (now === shop) {
+			if (level !== null && held < level - EPS) {
+				const bought = Math.ceil(level - held - EPS);
+				const until = lifeDays === null ? NEVER : now + lifeDays;
 				// A fresh pack may keep less long than what is there: the queue stays in order of dates.
-				for (let i = packs.length - 1; i > head && last[i - 1]! > last[i]!; i--) {
-					[packs[i - 1], packs[i]] = [packs[i]!, packs[i - 1]!];
-					[last[i - 1], last[i]] = [last[i]!, last[i - 1]!];
-					[lot[i - 1], lot[i]] = [lot[i]!, lot[i - 1]!];
+				let i = tail++;
+				for (; i > head && last[i - 1]! > until; i--) {
+					packs[i] = packs[i - 1]!;
+					last[i] = last[i - 1]!;
+					lot[i] = lot[i - 1]!;
 				}
+				packs[i] = bought;
+				last[i] = until;
+				lot[i] = -1;
+				held += bought;
 			}
 			isOut = false;
 			shop += everyDays;
-			continue;
+		} else {
+			let want = portion;
+			while (want > EPS && head < tail) {
+				const taken = want < packs[head]! ? want : packs[head]!;
+				packs[head]! -= taken;
+				want -= taken;
+				held -= taken;
+				sum.used += taken;
+				if (packs[head]! <= EPS) head++;
+			}
+			if (want > EPS && !isOut) {
+				isOut = true;
+				sum.outs++;
+				if (shop === firstShop) sum.outFirst = true;
+			}
+			next += draws.gap() * mean;
 		}
-		let want = 1;
-		while (want > 1e-9 && head < packs.length) {
-			const taken = Math.min(want, packs[head]!);
-			packs[head]! -= taken;
-			want -= taken;
-			held -= taken;
-			used += taken;
-			if (packs[head]! <= 1e-9) head++;
-		}
-		if (want > 1e-9 && !isOut) {
-			isOut = true;
-			outs++;
-			if (shop === firstShop) outFirst = true;
-		}
-		next += draws.gap() * mean;
 	}
-	return { waste, used, outs, outFirst };
 }
 
 const byDate = (lots: readonly ForecastLot[]): ForecastLot[] =>
@@ -153,14 +173,17 @@ export function forecastThing(thing: ForecastThing, options: ForecastOptions): T
 	const weeks = Math.ceil(options.days / WEEK);
 	const left = new Uint32Array(thing.lots.length);
 	const weekly = new Float64Array(weeks * options.runs);
-	const queue = { packs: [], last: [], lot: [] };
-	let [waste, used, outs, outFirst] = [0, 0, 0, 0];
+	const room = thing.lots.length + Math.ceil(options.days / options.everyDays) + 2;
+	const queue: Queue = {
+		packs: new Float64Array(room),
+		last: new Float64Array(room),
+		lot: new Int32Array(room)
+	};
+	const sum: Run = { waste: 0, used: 0, outs: 0, outFirst: false };
+	let outFirst = 0;
 	for (let run = 0; run < options.runs; run++) {
-		const one = runOnce(sorted, options, draws, queue, left, weekly, run * weeks);
-		waste += one.waste;
-		used += one.used;
-		outs += one.outs;
-		if (one.outFirst) outFirst++;
+		runOnce(sorted, options, draws, queue, left, weekly, run * weeks, sum);
+		if (sum.outFirst) outFirst++;
 	}
 	const { runs } = options;
 	const lotLeft: (number | null)[] = thing.lots.map(() => null);
@@ -168,11 +191,11 @@ export function forecastThing(thing: ForecastThing, options: ForecastOptions): T
 		const { daysLeft, packs } = thing.lots[i]!;
 		if (daysLeft !== null && packs > 0) lotLeft[i] = daysLeft < 0 ? 1 : left[at]! / runs;
 	});
-	const wastePacks = waste / runs;
-	const runOuts = outs / runs;
+	const wastePacks = sum.waste / runs;
+	const runOuts = sum.outs / runs;
 	return {
 		wastePacks,
-		usedPacks: used / runs,
+		usedPacks: sum.used / runs,
 		runOuts,
 		outBeforeShop: outFirst / runs,
 		lotLeft,

@@ -115,6 +115,9 @@
 			{pick}
 			note={todayText(item)}
 			ontake={() => desk.take(pick.lot)}
+			{...item.code === 'must-go'
+				? { onthrow: () => desk.throwOut(pick.lot, pick.lot.count, 'past-date') }
+				: {}}
 			onmore={() => desk.choose(pick.lot.id)}
 		/>
 		{#if item.code === 'thaw'}

@@ -3,7 +3,7 @@
 	import { formatMoney } from '$lib/core/model';
 	import { WEEKS_AHEAD } from '$lib/core/rotation';
 	import { dateText } from '$lib/messages/clearing';
-	import { countText, tenthsText } from '$lib/messages/numbers';
+	import { countText, wholeText } from '$lib/messages/numbers';
 	import { expectedText, shareText, WASTE_WORDS } from '$lib/messages/turning';
 	import { AheadDesk, type Expected } from '$lib/state/ahead-desk.svelte';
 	import { today } from '$lib/state/clock.svelte';
@@ -57,7 +57,7 @@
 	{:else if desk.outlook}
 		<p class="mb-3 max-w-3xl">
 			By {dateText(desk.outlook.until)} about
-			<b class="measure">{tenthsText(desk.outlook.wastePacks)}</b>
+			<b class="measure">{wholeText(desk.outlook.wastePacks)}</b>
 			packs will have spoiled, worth about <b class="measure">{money(desk.outlook.wasteMinor)}</b>.
 			A thousand runs with chance, at the rates that are known{desk.isStale
 				? '; the home has changed since'

@@ -79,8 +79,9 @@
 			</div>
 			{#if desk.week}
 				<p class="mb-1" role="status">
-					{#if desk.week.saved.length}Saves {missingText(desk.week.saved)} from spoiling.{:else}Nothing
-						of it would have spoiled this week.{/if}
+					{#if desk.week.saved.length}Saves {desk.week.saved
+							.map(({ thing }) => thing.name)
+							.join(', ')} from spoiling.{:else}Nothing of it would have spoiled this week.{/if}
 					{desk.week.proven ? 'No other week with these meals does better.' : ''}
 				</p>
 			{/if}

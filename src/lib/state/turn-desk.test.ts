@@ -1,0 +1,166 @@
+import { describe, expect, it } from 'vitest';
+import { apply, bareKitchen, counter, NOW, TODAY, withLines } from '../core/fixtures/tiny-home';
+import { freezerPlaces } from '../core/rotation';
+import type { Home } from '../core/model';
+import { DeskStore } from './desk-store';
+import { KioskDesk } from './kiosk-desk.svelte';
+import { StockDesk } from './stock-desk.svelte';
+import { TurnDesk } from './turn-desk.svelte';
+
+const kitchen = withLines(bareKitchen(), ['3 penne bb 03/28', '1 milk use by 03/03/26']);
+function desk(home: Home = kitchen) {
+	const store = new DeskStore(home);
+	const said: string[] = [];
+	const turn = new TurnDesk({
+		store: store.get,
+		newId: counter('t'),
+		now: () => NOW,
+		today: () => TODAY,
+		said: (words) => said.push(words)
+	});
+	const lotOf = (name: string) => turn.picks.find(({ thing }) => thing.name.startsWith(name))!.lot;
+	return { store, turn, said, lotOf };
+}
+
+describe('stock as it turns', () => {
+	it('asks about the next ones when the last was taken, and puts them on the list', () => {
+		const { turn, said, lotOf, store } = desk();
+		turn.take(lotOf('milk'));
+		expect(turn.last).toMatchObject({ name: 'milk' });
+		turn.answer('list');
+		expect(Object.values(store.home.listLines)).toMatchObject([{ name: 'milk', byHand: true }]);
+		expect(turn.last).toBeNull();
+		expect(said).toEqual(['1 milk taken down.', 'Milk put on the list.']);
+	});
+	it('remembers what is not bought again, and asks nothing of what has a rule', () => {
+		const { turn, lotOf, store } = desk();
+		const milk = lotOf('milk');
+		turn.take(milk);
+		turn.answer('not-again');
+		expect(store.home.things[milk.thingId]!.avoid).toBe(true);
+		const ruled = desk(
+			apply(kitchen, (draft) => {
+				for (const thing of Object.values(draft.things)) thing.hold = { rule: 'packs', amount: 1 };
+			})
+		);
+		ruled.turn.take(ruled.lotOf('milk'));
+		expect(ruled.turn.last).toBeNull();
+	});
+	it('opens one of several, and closes its sheet when the lot is gone', () => {
+		const { turn, lotOf, store } = desk();
+		turn.choose(lotOf('penne').id);
+		turn.open(turn.chosen!.lot);
+		expect(
+			Object.values(store.home.lots)
+				.map(({ count }) => count)
+				.sort()
+		).toEqual([1, 1, 2]);
+		turn.choose(lotOf('milk').id);
+		turn.setCount(99);
+		expect(turn.count).toBe(1);
+		turn.throwOut(turn.chosen!.lot, turn.count, 'disliked');
+		expect(turn.chosen).toBeNull();
+		const milk = Object.values(store.home.things).find(({ name }) => name === 'milk')!;
+		expect(milk.avoid).toBe(true);
+	});
+	it('freezes, thaws and says why it may not freeze again', () => {
+		const { turn, lotOf, said } = desk();
+		turn.choose(lotOf('milk').id);
+		expect(turn.noFreezing).toBe('');
+		turn.freeze(turn.chosen!.lot, 1);
+		expect(said.at(-1)).toMatch(/^1 milk.* frozen, into /);
+		turn.choose(lotOf('milk').id);
+		expect(turn.isFrozen).toBe(true);
+		turn.thaw(turn.chosen!.lot, 1);
+		turn.choose(lotOf('milk').id);
+		expect(turn.isFrozen).toBe(false);
+		expect(turn.noFreezing).toMatch(/frozen before/);
+	});
+	it('puts more in with a date as it is typed, and refuses what is no date and no count', () => {
+		const { turn, lotOf, store } = desk();
+		const penne = store.home.things[lotOf('penne').thingId]!;
+		expect(turn.putIn(penne, 2, 'smarch')).toBe(false);
+		expect(turn.wrong).toMatch(/“smarch” is not a date/);
+		expect(turn.putIn(penne, -1, '')).toBe(false);
+		expect(turn.wrong).toMatch(/“-1” is not a count/);
+		expect(turn.putIn(penne, 2, '06/28')).toBe(true);
+		expect(turn.wrong).toBe('');
+		const put = Object.values(store.home.lots).find(({ count }) => count === 2)!;
+		expect(put.dates.printed).toEqual({ on: '2028-06-30', kind: 'best-before' });
+	});
+});
+
+describe('the page of a door', () => {
+	const freezer = freezerPlaces(kitchen)[0]!;
+	const full = apply(kitchen, (draft) => {
+		for (const lot of Object.values(draft.lots)) lot.nookId = freezer.id;
+	});
+	it('shows what is behind it, the first to use on top, and takes one by a tap', () => {
+		const { store, turn } = desk(full);
+		const kiosk = new KioskDesk({
+			store: store.get,
+			today: () => TODAY,
+			place: () => freezer.id,
+			turn
+		});
+		expect(kiosk.name).toBe(freezer.name);
+		expect(kiosk.tiles.map(({ thing, count }) => [thing.name, count])).toEqual([
+			['milk', 1],
+			['penne', 3]
+		]);
+		kiosk.take(kiosk.tiles[1]!);
+		expect(kiosk.tiles[1]!.count).toBe(2);
+		const whole = new KioskDesk({
+			store: store.get,
+			today: () => TODAY,
+			place: () => freezer.cabinetId,
+			turn
+		});
+		expect(whole.tiles).toHaveLength(2);
+		const gone = new KioskDesk({ store: store.get, today: () => TODAY, place: () => 'none', turn });
+		expect([gone.name, gone.tiles]).toEqual([null, []]);
+	});
+});
+
+describe('all stock', () => {
+	it('is looked through by place and by thing, by words and by what is open', () => {
+		const { store, turn, lotOf } = desk();
+		const stock = new StockDesk({ store: store.get, today: () => TODAY });
+		expect(stock.picks).toHaveLength(2);
+		stock.words = 'PEN';
+		expect(stock.things.map(({ thing }) => thing.name)).toEqual(['penne']);
+		stock.words = '';
+		stock.onlyOpen = true;
+		expect(stock.picks).toEqual([]);
+		turn.open(lotOf('penne'));
+		expect(stock.picks).toHaveLength(1);
+		stock.onlyOpen = false;
+		const place = freezerPlaces(kitchen)[0]!.id;
+		stock.by = 'thing';
+		stock.goTo(place);
+		expect([stock.by, stock.nookId, stock.picks.length]).toEqual(['place', place, 0]);
+		stock.goTo('nowhere');
+		expect(stock.nookId).toBeNull();
+	});
+	it('says how much to hold, by each rule, and what that takes', () => {
+		const { store, lotOf } = desk();
+		const stock = new StockDesk({ store: store.get, today: () => TODAY });
+		const penne = lotOf('penne').thingId;
+		stock.choose(penne);
+		expect(stock.held!.target).toBeNull();
+		expect(stock.litres).toBeNull();
+		stock.setRule('spare');
+		expect(stock.held!.target).toMatchObject({ packs: 2 });
+		expect(stock.litres!.now).toBeGreaterThan(stock.litres!.asked);
+		stock.setAmount(3);
+		expect(store.home.things[penne]!.hold).toEqual({ rule: 'spare', amount: 3 });
+		stock.setAmount(-1);
+		stock.setAmount(NaN);
+		expect(store.home.things[penne]!.hold!.amount).toBe(3);
+		stock.setPackUses(5);
+		stock.setPackUses(0);
+		expect(store.home.things[penne]!.packUses).toBe(5);
+		stock.setRule(null);
+		expect(store.home.things[penne]!.hold).toBeNull();
+	});
+});
