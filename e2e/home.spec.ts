@@ -64,11 +64,11 @@ test('undo and redo go on across a reload', async ({ page }) => {
 	await page.getByRole('button', { name: 'Take down one sliced bread loaf' }).click();
 	await saved(page);
 	await page.reload();
-	await page.getByRole('button', { name: 'Undo: take 1 sliced bread loaf' }).click();
+	await page.getByRole('button', { name: 'Undo: 1 sliced bread loaf taken down' }).click();
 	await saved(page);
 	await expect(page.getByRole('button', { name: 'Take down one sliced bread loaf' })).toBeVisible();
 	await page.reload();
-	await page.getByRole('button', { name: 'Redo: take 1 sliced bread loaf' }).click();
+	await page.getByRole('button', { name: 'Redo: 1 sliced bread loaf taken down' }).click();
 	await expect(page.getByRole('button', { name: 'Take down one sliced bread loaf' })).toHaveCount(
 		0
 	);
@@ -82,7 +82,7 @@ test('a second tab stays in step', async ({ page, context }) => {
 	await expect(other.getByRole('button', { name: 'Take down one sliced bread loaf' })).toHaveCount(
 		0
 	);
-	await other.getByRole('button', { name: 'Undo: take 1 sliced bread loaf' }).click();
+	await other.getByRole('button', { name: 'Undo: 1 sliced bread loaf taken down' }).click();
 	await expect(page.getByRole('button', { name: 'Take down one sliced bread loaf' })).toBeVisible();
 });
 

@@ -80,8 +80,8 @@ test('what is held and what the house has steer the lists', async ({ page }) => 
 	await par.fill('9');
 	await par.press('Enter');
 	await goTo(page, 'Turn');
-	const list = page.getByRole('complementary', { name: 'Shopping list' });
-	await expect(list.getByRole('listitem').filter({ hasText: 'penne' })).toContainText(
+	await page.getByRole('link', { name: /^Shopping list/ }).click();
+	await expect(page.getByRole('listitem').filter({ hasText: 'penne' })).toContainText(
 		'have 3 of 9'
 	);
 	await goTo(page, 'Place');

@@ -237,19 +237,28 @@ test('Fit, Mark: containers go in and are bought; their labels come as PDF and S
 
 test('Turn: take one down with one tap, see the list follow, undo', async ({ page }) => {
 	await openDemo(page, 'Turn');
-	const list = page.getByRole('complementary', { name: 'Shopping list' });
-	await expect(list).toContainText('cereal bars');
 	const rows = page.getByRole('listitem').filter({ hasText: 'sliced bread loaf' });
 	await expect(rows).toContainText('printed on the pack');
-	await expect(list).not.toContainText('sliced bread loaf');
 	await page.getByRole('button', { name: 'Take down one sliced bread loaf' }).click();
 	await expect(rows.filter({ hasText: 'printed on the pack' })).toHaveCount(0);
-	await expect(list.getByRole('listitem').filter({ hasText: 'sliced bread loaf' })).toContainText(
-		'run out: have 0 of 1'
-	);
-	await page.getByRole('button', { name: 'Undo', exact: true }).click();
+	const parts = page.getByRole('navigation', { name: 'Parts of Turn' });
+	await parts.getByRole('link', { name: /^Shopping list/ }).click();
+	const line = page
+		.getByRole('main')
+		.getByRole('listitem')
+		.filter({ hasText: 'sliced bread loaf' });
+	await expect(line).toContainText('run out: have 0 of 1');
+	// Its own toast takes back that and nothing else, though more was done since.
+	await page.getByRole('textbox', { name: 'Add to the list' }).fill('2 birthday candles');
+	await page.getByRole('button', { name: 'Add', exact: true }).click();
+	const toast = page.getByRole('listitem').filter({ hasText: 'sliced bread loaf taken down' });
+	await toast.getByRole('button', { name: 'Undo' }).click();
+	await expect(line.filter({ hasText: 'run out' })).toHaveCount(0);
+	await expect(
+		page.getByRole('listitem').filter({ hasText: 'birthday candles' }).first()
+	).toBeVisible();
+	await parts.getByRole('link', { name: 'Today' }).click();
 	await expect(rows.first()).toBeVisible();
-	await expect(list).not.toContainText('sliced bread loaf');
 });
 
 test('Keep: see what is due, do it, and take the calendar along', async ({ page }) => {

@@ -44,7 +44,7 @@ test.describe('with the program kept for later', () => {
 		await saved(page);
 		await page.reload();
 		await expect(
-			page.getByRole('button', { name: 'Undo: take 1 sliced bread loaf' })
+			page.getByRole('button', { name: 'Undo: 1 sliced bread loaf taken down' })
 		).toBeVisible();
 		await goTo(page, 'Fit');
 		await expect(page.getByRole('group', { name: 'Arrangements' })).toBeVisible();
@@ -198,7 +198,7 @@ for (const scheme of ['light', 'dark'] as const)
 		}
 	});
 
-for (const stage of ['Walk', 'Clear', 'Sort', 'Place', 'Fit'])
+for (const stage of ['Walk', 'Clear', 'Sort', 'Place', 'Fit', 'Turn'])
 	test(`every part of ${stage} passes the accessibility rules`, async ({ page }) => {
 		test.setTimeout(240_000);
 		await page.emulateMedia({ reducedMotion: 'reduce' });

@@ -52,6 +52,8 @@ export class ListDesk {
 	typed = $state('');
 	/** Why the last thing was not done. */
 	wrong = $state('');
+	/** Why nothing was put away. */
+	putWrong = $state('');
 	#written = $state.raw<Readonly<Record<string, Partial<PutAwayLine>>>>({});
 
 	constructor(deps: ListDeskDeps) {
@@ -217,7 +219,7 @@ export class ListDesk {
 		const made = rows.map((row) => this.#putOne(row));
 		const wrong = made.find((one) => typeof one === 'string');
 		if (typeof wrong === 'string') {
-			this.wrong = wrong;
+			this.putWrong = wrong;
 			return false;
 		}
 		const commands = made as Command[];
@@ -233,7 +235,7 @@ export class ListDesk {
 			command('dropLines', done),
 			command('forgetSaid', this.#deps.today())
 		]);
-		this.#written = {};
+		[this.#written, this.putWrong] = [{}, ''];
 		return true;
 	}
 

@@ -42,7 +42,7 @@ describe('the shopping list', () => {
 		expect(list.costMinor).toBe(4 * 90 + 2 * 100);
 		list.write(line('penne'), { date: '13/13/28' });
 		expect(list.putAway()).toBe(false);
-		expect(list.wrong).toMatch(/^penne: There is no day|is not a date/);
+		expect(list.putWrong).toMatch(/^penne: There is no day|is not a date/);
 		expect(countOf(store.home, 'penne')).toBe(1);
 		list.write(line('penne'), { date: '06/28' });
 		expect(list.putAway()).toBe(true);

@@ -1,13 +1,13 @@
 import { CLEARING_COMMANDS } from '../clearing';
 import { FITTING_COMMANDS } from '../fitting';
 import { GROUPING_COMMANDS } from '../grouping';
-import { nameLabel } from '../marking';
+import { leaveBare, nameLabel } from '../marking';
 import { commandsOf, type CommandOf } from '../model';
 import { ROTATION_COMMANDS } from '../rotation';
 import { SURVEY_COMMANDS } from '../survey';
 import { UPKEEP_COMMANDS } from '../upkeep';
 import { ZONING_COMMANDS } from '../zoning';
-import { changeHome, changeShop, chooseSchools, planClearDay } from './settings';
+import { changeHome, changeLabels, changeShop, chooseSchools, planClearDay } from './settings';
 import { takeBack } from './take-back';
 
 /**
@@ -21,10 +21,12 @@ export const COMMANDS = {
 	...ZONING_COMMANDS,
 	...FITTING_COMMANDS,
 	...UPKEEP_COMMANDS,
+	leaveBare,
 	nameLabel,
 	...ROTATION_COMMANDS,
 	takeBack,
 	changeHome,
+	changeLabels,
 	changeShop,
 	chooseSchools,
 	planClearDay

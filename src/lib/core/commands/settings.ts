@@ -17,6 +17,11 @@ export function changeShop(change: Partial<Settings['shop']>): Edit {
 	return (draft) => void Object.assign(draft.settings.shop, change);
 }
 
+/** Makes the edit that says how labels are printed; what is not named stays. */
+export function changeLabels(change: Partial<Settings['labels']>): Edit {
+	return (draft) => void Object.assign(draft.settings.labels, change);
+}
+
 /** Makes the edit that plans a clear-out: what is not named stays as it is planned, or as `usual` has it. */
 export function planClearDay(
 	usual: NonNullable<HomeHead['clearDay']>,

@@ -1,6 +1,7 @@
 import { inEach, withMore, type Row } from './with-more';
 
 const SHOP = { everyDays: 7, safetyWeeks: 0.5, runOutMinor: 150, areas: [] };
+const LABELS = { viewingMm: 800, slipXMm: 0, slipYMm: 0, sheets: [] };
 
 /** A thing held so many packs: that is one of several rules now. */
 function withHold({ parPacks, ...thing }: Row): Row {
@@ -20,7 +21,7 @@ export function toVersion8(home: unknown): unknown {
 		listLines: {},
 		warmSpells: {},
 		...from,
-		settings: { shop: SHOP, ...(from.settings as Row | undefined) },
+		settings: { shop: SHOP, labels: LABELS, ...(from.settings as Row | undefined) },
 		things: Object.fromEntries(things.map(([id, thing]) => [id, withHold(thing)])),
 		meals: withMore(from.meals, () => ({ slots: ['breakfast', 'lunch', 'supper'] })),
 		groups: withMore(from.groups, () => ({ lids: null })),

@@ -1,24 +1,4 @@
-import font from '../../../../data/label-font.json';
-
-const advances: Readonly<Record<string, number>> = font.advances;
-/** Advance of a character that the label font does not have, as wide as an M. */
-const UNKNOWN_ADVANCE = advances.M!;
-/** Height of a capital as a share of the font size. */
-export const CAP_SHARE = font.capHeight / font.unitsPerEm;
-/** Distance between base lines as a share of the font size. */
-export const LINE_SHARE = 1.15;
-
-/** Measures a line of the label font, mm, at a font size in mm. @example textWidthMm('M', 10) // the advance of M × 10 */
-export function textWidthMm(text: string, sizeMm: number): number {
-	let sum = 0;
-	for (const char of text) sum += advances[char] ?? UNKNOWN_ADVANCE;
-	return (sum / font.unitsPerEm) * sizeMm;
-}
-
-/** Lists the characters of a text that the label font cannot print, once each. */
-export function unprintable(text: string): string[] {
-	return [...new Set(text)].filter((char) => !(char in advances));
-}
+import { CAP_SHARE, LINE_SHARE, textWidthMm } from '../printing';
 
 export interface TextBox {
 	readonly widthMm: number;

@@ -1,14 +1,16 @@
-export { fitText, textWidthMm, unprintable, type FittedText, type TextBox } from './fit-text';
-export { nameLabel } from './name-label';
-export { proposeLabels, type LabelText } from './propose';
+export { hazardOf, markedContainers, markedPlaces, type Marked, type MarkHazard } from './contents';
+export { bareOnes, learnedWords, proposeContainerWords, proposePlaceWords } from './words';
+export { containerLabels, placeLabels, type LabelText } from './propose';
+export { leaveBare, nameLabel } from './name-label';
+export { fieldsOf, LABEL_FIELDS, type FieldLine, type LabelField } from './fields';
+export { fitText, type FittedText, type TextBox } from './fit-text';
 export {
 	DEFAULT_IMPOSE,
 	imposeLabels,
 	LABEL_SHEETS,
-	TAG_MM,
+	sheetIssue,
 	type ImposeOptions,
-	type LabelSheet,
-	type PlacedLabel,
-	type SheetPage
+	type LabelPage,
+	type LabelPrint,
+	type LaidLabel
 } from './sheets';
-export { linesOf, sheetSvg, type TextLine } from './sheet-svg';

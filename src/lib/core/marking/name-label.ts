@@ -1,35 +1,55 @@
-import { GroupId, MarkId, NookId, PartId, type Edit } from '../model';
+import {
+	GroupId,
+	MarkId,
+	MOST_LETTERS,
+	NookId,
+	PartId,
+	ThingId,
+	type Edit,
+	type Mark
+} from '../model';
 import type { LabelText } from './propose';
 
-const MOST_LETTERS = { text: 80, note: 120 };
+const MOST_NOTE = 120;
+type OfLabel = Pick<LabelText, 'nookId' | 'placementId' | 'groupId' | 'note' | 'thingIds'>;
+
+/** Within an edit, gives the mark of a label, making one where there is none. */
+function markFor(draft: Parameters<Edit>[0], label: OfLabel, id: string): Mark {
+	const known = Object.values(draft.marks).find(
+		(mark) => mark.nookId === label.nookId && mark.placementId === label.placementId
+	);
+	if (known) return known as Mark;
+	const markId = MarkId.parse(id);
+	draft.marks[markId] = {
+		id: markId,
+		nookId: NookId.parse(label.nookId),
+		placementId: label.placementId === null ? null : PartId.parse(label.placementId),
+		groupId: label.groupId === null ? null : GroupId.parse(label.groupId),
+		text: '',
+		note: label.note.slice(0, MOST_NOTE),
+		bare: false,
+		thingIds: []
+	};
+	return draft.marks[markId] as Mark;
+}
 
 /**
- * Makes the edit that sets the words of a container's label; without words it says what is proposed again. `id` is for
- * the mark, where there is none yet.
+ * Makes the edit that sets the words of a label; without words it says what is proposed again. What is in it now is
+ * remembered with them. `id` is for the mark, where there is none yet. Words beyond 120 letters are refused before.
  */
-export function nameLabel(
-	label: Pick<LabelText, 'nookId' | 'placementId' | 'groupId' | 'note'>,
-	words: string,
-	id: string
-): Edit {
+export function nameLabel(label: OfLabel, words: string, id: string): Edit {
 	return (draft) => {
-		const known = Object.values(draft.marks).find(
-			(mark) => mark.nookId === label.nookId && mark.placementId === label.placementId
-		);
-		const markId = known?.id ?? MarkId.parse(id);
-		if (!words) {
-			delete draft.marks[markId];
+		const mark = markFor(draft, label, id);
+		if (!words && !mark.bare) {
+			delete draft.marks[mark.id];
 			return;
 		}
-		draft.marks[markId] = {
-			id: markId,
-			nookId: NookId.parse(label.nookId),
-			placementId: PartId.parse(label.placementId),
-			groupId: GroupId.parse(label.groupId),
-			text: words.slice(0, MOST_LETTERS.text),
-			note: label.note.slice(0, MOST_LETTERS.note),
-			bare: false,
-			thingIds: []
-		};
+		mark.text = words.slice(0, MOST_LETTERS);
+		mark.thingIds = label.thingIds.map((thing) => ThingId.parse(thing));
 	};
+}
+
+/** Makes the edit that leaves something without a label, for what is to come, or gives it one. */
+export function leaveBare(label: OfLabel, bare: boolean, id: string): Edit {
+	return (draft) => void (markFor(draft, label, id).bare = bare);
 }

@@ -1,13 +1,18 @@
-import type { Home } from '../model';
+import { memoOn, type Home, type Mark } from '../model';
+import { hazardOf, markedContainers, markedPlaces, type Marked, type MarkHazard } from './contents';
+import { bareOnes, learnedWords, proposeContainerWords, proposePlaceWords } from './words';
 
 /** The words of one label, ready to be laid on a sheet. */
 export interface LabelText {
-	/** Id of the container it is on, with its nook: unique in the home. */
+	/** Of the container it is on with its nook, or of the nook: unique in the home. */
 	readonly id: string;
 	readonly nookId: string;
-	readonly placementId: string;
-	readonly groupId: string;
+	/** null: it is on the place itself. */
+	readonly placementId: string | null;
+	readonly groupId: string | null;
 	readonly title: string;
+	/** What the program would say by itself. */
+	readonly proposed: string;
 	/** A smaller second line: where it lives. */
 	readonly note: string;
 	/** Two letters of the group's tag. */
@@ -15,42 +20,104 @@ export interface LabelText {
 	readonly hue: number;
 	/** Seen from above in drawers and chests, else from the front. */
 	readonly side: 'front' | 'top';
+	readonly hazard: MarkHazard | null;
+	/** The words were said by hand. */
+	readonly byHand: boolean;
+	/** It stays without a label. */
+	readonly bare: boolean;
+	/** What is in it has changed since its words were said. */
+	readonly lookAt: boolean;
+	/** Ids of what is in it. */
+	readonly thingIds: readonly string[];
 }
 
-/**
- * Proposes one label a container of the kept fit plans, broad as the group's name; words changed by hand win.
- * Bins of one group in one nook carry the same words, so that any of them may be refilled.
- */
-export function proposeLabels(home: Home, nookIds?: readonly string[]): LabelText[] {
-	const plans = Object.values(home.fitPlans).filter(
-		(plan) => !nookIds || nookIds.includes(plan.nookId)
-	);
-	const own = new Map(
-		Object.values(home.marks).map((mark) => [`${mark.nookId}/${mark.placementId}`, mark])
-	);
-	return plans.flatMap((plan) => {
-		const nook = home.nooks[plan.nookId];
-		if (!nook) return [];
-		const top =
-			nook.kind === 'drawer' || nook.kind.startsWith('chest') || nook.kind === 'freezer-drawer';
-		return plan.placements.flatMap((placement): LabelText[] => {
-			const group = home.groups[placement.groupId];
-			if (!group) return [];
-			const id = `${plan.nookId}/${placement.id}`;
-			const words = own.get(id);
-			return [
-				{
-					id,
-					nookId: plan.nookId,
-					placementId: placement.id,
-					groupId: group.id,
-					title: words?.text ?? group.name,
-					note: words?.note ?? nook.name,
-					code: group.tag.code,
-					hue: group.tag.hue,
-					side: top ? 'top' : 'front'
-				}
-			];
-		});
+const markOf = (marks: readonly Mark[], { nook, placementId }: Marked): Mark | undefined =>
+	marks.find((mark) => mark.nookId === nook.id && mark.placementId === placementId);
+
+const isSame = (a: readonly string[], b: readonly string[]) =>
+	a.length === b.length && [...a].sort().join() === [...b].sort().join();
+
+type LabelHome = Pick<
+	Home,
+	| 'marks'
+	| 'fitPlans'
+	| 'nooks'
+	| 'groups'
+	| 'containerKinds'
+	| 'things'
+	| 'lots'
+	| 'zonePlans'
+	| 'activePlanId'
+>;
+
+function labelsOf(home: Home, all: readonly Marked[], proposed: ReadonlyMap<string, string>) {
+	const marks = Object.values(home.marks);
+	const learned = learnedWords(home, proposed);
+	const bare = bareOnes(all.filter(({ placementId }) => placementId));
+	return all.map((marked): LabelText => {
+		const own = markOf(marks, marked);
+		const words = proposed.get(marked.id)!;
+		const said = learned.get(words);
+		const [group] = marked.groups;
+		const thingIds = marked.things.map(({ id }) => id as string);
+		return {
+			id: marked.id,
+			nookId: marked.nook.id,
+			placementId: marked.placementId,
+			groupId: group?.id ?? null,
+			title: own?.text || (said && said.nookId !== marked.nook.id ? said.text : words),
+			proposed: words,
+			note: own?.note || marked.nook.name,
+			code: group?.tag.code ?? '',
+			hue: group?.tag.hue ?? 0,
+			side: marked.side,
+			hazard: hazardOf(home, marked),
+			byHand: !!own?.text,
+			bare: own?.bare ?? bare.has(marked.id),
+			lookAt: !!own?.text && own.thingIds.length > 0 && !isSame(own.thingIds, thingIds),
+			thingIds
+		};
 	});
 }
+
+/** Proposes a label for every container of the kept fits; words by hand win, and hold for what is alike. */
+export const containerLabels = memoOn(
+	[
+		'marks',
+		'fitPlans',
+		'nooks',
+		'groups',
+		'containerKinds',
+		'things',
+		'lots',
+		'zonePlans',
+		'activePlanId'
+	],
+	(home: LabelHome): readonly LabelText[] => {
+		const all = markedContainers(home as Home);
+		return labelsOf(home as Home, all, proposeContainerWords(all));
+	}
+);
+
+/** Proposes a label for every place that the plan gives to groups: shelf edges, drawers, doors. */
+export const placeLabels = memoOn(
+	[
+		'marks',
+		'fitPlans',
+		'nooks',
+		'groups',
+		'containerKinds',
+		'things',
+		'lots',
+		'zonePlans',
+		'activePlanId'
+	],
+	(home: LabelHome): readonly LabelText[] => {
+		const all = markedPlaces(home as Home);
+		return labelsOf(
+			home as Home,
+			all,
+			new Map(all.map((each) => [each.id, proposePlaceWords(each)]))
+		);
+	}
+);

@@ -5,6 +5,7 @@ export * from './goods';
 export * from './stocking';
 export * from './plans';
 export * from './settings';
+export { LabelSheet } from './label-sheet';
 export * from './home';
 export {
 	blankDecision,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LabelSheet } from './label-sheet';
 
 const factor = z.number().min(0).max(1000);
 
@@ -49,6 +50,15 @@ export const Settings = z.strictObject({
 		/** Areas of the shop in the order they are walked; others follow by name. */
 		areas: z.array(z.string().max(60)).max(100)
 	}),
+	labels: z.strictObject({
+		/** Letters are at least 1/200 of this high, mm. */
+		viewingMm: z.number().min(200).max(10_000),
+		/** How far the printer slips, mm: right and down. */
+		slipXMm: z.number().min(-20).max(20),
+		slipYMm: z.number().min(-20).max(20),
+		/** Sheets of the household's own. */
+		sheets: z.array(LabelSheet).max(50)
+	}),
 	unusedMonths: z.int().min(1),
 	/** Limits of the work triangle between sink, hob and fridge. */
 	triangle: z.strictObject({
@@ -87,6 +97,7 @@ export const DEFAULT_SETTINGS: Settings = {
 	play: { sideMm: 3, frontMm: 10, aboveMm: 30, overLipMm: 50, pipeMm: 10, fillShare: 0.8 },
 	budgetMinor: null,
 	shop: { everyDays: 7, safetyWeeks: 0.5, runOutMinor: 150, areas: [] },
+	labels: { viewingMm: 800, slipXMm: 0, slipYMm: 0, sheets: [] },
 	unusedMonths: 12,
 	triangle: { leastSideMm: 1200, mostSideMm: 2700, mostSumMm: 7900 },
 	clearTime: { emptyMin: 10, lookMinPerThing: 0.5, decantMinPerL: 1, putBackMin: 10, times: 1.4 }

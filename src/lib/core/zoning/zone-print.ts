@@ -54,8 +54,8 @@ const printOfPlaces = memoOn(
 /** Fingerprint of everything a zone plan is computed from; plans with another one are stale. */
 export function zoneFingerprint(home: Home): string {
 	const { schools, pins, people, pets, belongs } = home;
-	// When and where one shops moves no plan.
-	const settings = { ...home.settings, shop: null };
+	// How one shops and prints moves no plan.
+	const settings = { ...home.settings, shop: null, labels: null };
 	const routines = Object.values(home.routines)
 		.map(({ id, steps, timesPerWeek }) => [id, timesPerWeek, steps] as const)
 		.sort(([a], [b]) => (a < b ? -1 : 1));

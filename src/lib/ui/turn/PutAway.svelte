@@ -73,6 +73,7 @@
 		</li>
 	{/each}
 </ul>
+{#if desk.putWrong}<p role="alert" class="text-error mt-2">{desk.putWrong}</p>{/if}
 <button class="btn btn-primary mt-2 w-full" onclick={() => desk.putAway()}
 	>Put {countText(desk.putting.length, 'line')} away</button
 >

@@ -1,192 +1,235 @@
 <script lang="ts">
 	import Download from '@lucide/svelte/icons/download';
-	import {
-		DEFAULT_IMPOSE,
-		imposeLabels,
-		LABEL_SHEETS,
-		proposeLabels,
-		sheetSvg,
-		unprintable
-	} from '$lib/core/marking';
+	import { create } from 'qrcode';
+	import { LABEL_FIELDS } from '$lib/core/marking';
+	import { pageSvg } from '$lib/core/printing';
+	import { FIELD_CHOICES } from '$lib/messages/marking';
+	import { countText } from '$lib/messages/numbers';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
+	import { MarkDesk } from '$lib/state/mark-desk.svelte';
+	import { inkOf } from '$lib/ui/drawing/tag-style';
 	import { fileName, saveFile } from '$lib/ui/forms/save-file';
-	import { TAG_INKS } from '$lib/ui/drawing/tag-style';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
-	import StageHead from '$lib/ui/frame/StageHead.svelte';
+	import LabelWords from '$lib/ui/mark/LabelWords.svelte';
+	import MarkHead from '$lib/ui/mark/MarkHead.svelte';
+	import OwnSheet from '$lib/ui/mark/OwnSheet.svelte';
 
 	const getStore = getHomeStore();
-	const store = $derived(getStore());
-	const home = $derived(store.home);
-	let sheetKey = $state(LABEL_SHEETS[0]!.key);
-	let skip = $state(0);
-	let viewing = $state(DEFAULT_IMPOSE.viewingMm);
+	const codeOf = (text: string) => {
+		const { data, size } = create(text, { errorCorrectionLevel: 'M' }).modules;
+		return Array.from({ length: size }, (_, r) =>
+			Array.from({ length: size }, (_, c) => !!data[r * size + c])
+		);
+	};
+	const desk = new MarkDesk({
+		store: getStore,
+		newId,
+		inkOf,
+		codeOf,
+		addressOf: (nookId) =>
+			`${location.origin}/home/${getStore().home.id}/turn/stock?place=${nookId}`
+	});
+	const home = $derived(desk.home);
+	const { sheet } = $derived(desk);
+	const page = $derived(desk.shown[desk.at]);
+	const labels = $derived(home.settings.labels);
 	let failed = $state('');
-	const sheet = $derived(LABEL_SHEETS.find((row) => row.key === sheetKey)!);
-	const labels = $derived(proposeLabels(home));
-	const pages = $derived(
-		imposeLabels(labels, sheet, {
-			skip: Math.max(0, Math.round(skip || 0)),
-			viewingMm: viewing
-		})
-	);
-	const tooLong = $derived(
-		pages.flatMap((page) => page.labels).filter((placed) => !placed.title.ok)
-	);
-	const odd = $derived([
-		...new Set(labels.flatMap((label) => unprintable(label.title + label.note)))
-	]);
-	let at = $state(0);
-	const page = $derived(pages[Math.min(at, pages.length - 1)]);
-
-	function rename(id: string, text: string) {
-		const label = labels.find((entry) => entry.id === id);
-		const words = text.trim();
-		if (!label || words === label.title) return;
-		store.run(`label ${words || label.title}`, 'nameLabel', label, words, newId());
-	}
-	async function asSvg() {
+	async function make(as: 'pdf' | 'svg') {
 		failed = '';
 		try {
-			const { labelFontUrl } = await import('$lib/ui/print/label-pdf');
-			const fontUrl = await labelFontUrl();
-			pages.forEach((one, i) =>
-				saveFile(
-					fileName(`${home.name} labels ${i + 1}`, 'svg'),
-					sheetSvg(one, { fontUrl, colours: TAG_INKS }),
-					'image/svg+xml'
-				)
-			);
-		} catch (error) {
-			failed = error instanceof Error ? error.message : String(error);
-		}
-	}
-	async function asPdf() {
-		failed = '';
-		try {
-			const { labelPdf } = await import('$lib/ui/print/label-pdf');
-			saveFile(
-				fileName(`${home.name} labels`, 'pdf'),
-				await labelPdf(pages, TAG_INKS),
-				'application/pdf'
-			);
+			const { fontUrls, loadFonts, pagesPdf } = await import('$lib/ui/print/print-pdf');
+			const fonts = await loadFonts();
+			const pages = desk.pages();
+			const name = `${home.name} labels`;
+			if (as === 'pdf') saveFile(fileName(name, 'pdf'), pagesPdf(pages, fonts), 'application/pdf');
+			else
+				pages.forEach((one, i) =>
+					saveFile(
+						fileName(`${name} ${i + 1}`, 'svg'),
+						pageSvg(one, fontUrls(fonts)),
+						'image/svg+xml'
+					)
+				);
 		} catch (error) {
 			failed = error instanceof Error ? error.message : String(error);
 		}
 	}
 </script>
 
-<Bench panel={labels.length ? panel : undefined} panelLabel="Sheet and words">
-	<StageHead stage="mark">
-		{#if labels.length}
-			<button class="btn" onclick={asSvg}><Download size={18} />SVG</button>
-			<button class="btn btn-primary" onclick={asPdf}
-				><Download size={18} />PDF, {pages.length} {pages.length === 1 ? 'sheet' : 'sheets'}</button
+<Bench panel={desk.isEmpty ? undefined : panel} panelLabel="Sheet and words">
+	<MarkHead>
+		{#if !desk.isEmpty}
+			<button class="btn" onclick={() => make('svg')}><Download size={18} />SVG</button>
+			<button class="btn btn-primary" onclick={() => make('pdf')}
+				><Download size={18} />PDF, {countText(desk.shown.length, 'sheet')}</button
 			>
 		{/if}
-	</StageHead>
-	{#if failed}<p role="alert" class="mb-2" style="color:var(--color-error)">
+	</MarkHead>
+	{#if failed}<p role="alert" class="text-error mb-2">
 			The sheet was not made: {failed}. Reload and try again.
 		</p>{/if}
-	{#if !labels.length || !page}
+	{#if desk.isEmpty}
 		<EmptyNote title="Nothing to label yet">
 			<p>
-				Every container you keep in Fit gets a label with its group’s name, so that anyone can put
-				things back. Keep at least one arrangement with containers first.
+				Every place of the plan and every container you keep in Fit gets a label, so that anyone can
+				put things back. Make a plan first.
 			</p>
-			<a class="btn btn-primary" href="/home/{home.id}/fit">Go to Fit</a>
+			<a class="btn btn-primary" href="/home/{home.id}/place">Go to Place</a>
 		</EmptyNote>
 	{:else}
+		<div class="mb-2 flex flex-wrap items-center gap-3">
+			<div class="join" role="group" aria-label="Labels for">
+				{#each [['containers', 'Containers'], ['places', 'Shelves and drawers']] as const as [set, name] (set)}
+					<button
+						class="btn join-item"
+						class:btn-primary={desk.set === set}
+						aria-pressed={desk.set === set}
+						onclick={() => desk.setSet(set)}>{name}</button
+					>
+				{/each}
+			</div>
+			{#if desk.lookAt.length}
+				<label class="flex items-center gap-1.5"
+					><input class="checkbox" type="checkbox" bind:checked={desk.onlyChanged} />only the {desk
+						.lookAt.length} to look at again</label
+				>
+			{/if}
+		</div>
 		<p class="soft mb-2">
-			{labels.length} labels on {sheet.name}, {sheet.paper} paper. Print at 100 %, not “fit to page”.
-			Broad words outlast narrow ones; leave one bin unlabelled for growth.
+			{countText(desk.printed.length, 'label')} on {sheet.name}{sheet.paper === 'roll'
+				? ''
+				: `, ${sheet.paper} paper`}. Print at 100 %, not “fit to page”. One letter size for the set.
 		</p>
-		{#if tooLong.length}<p role="alert" class="mb-2" style="color:var(--color-error)">
-				{tooLong.map((placed) => `“${placed.label.title}”`).join(', ')} cannot be read from {viewing /
-					1000} m on this label: shorten the words, or choose a larger label or a shorter distance.
+		{#if desk.tooLong.length}<p role="alert" class="text-error mb-2">
+				{desk.tooLong
+					.slice(0, 5)
+					.map((title) => `“${title}”`)
+					.join(', ')}{desk.tooLong.length > 5 ? ` and ${desk.tooLong.length - 5} more` : ''} cannot be
+				read from {labels.viewingMm / 1000} m on this label: shorten the words, or choose a larger label
+				or a shorter distance.
 			</p>{/if}
-		{#if odd.length}<p role="alert" class="mb-2" style="color:var(--color-error)">
-				The label font has no character for {odd.join(' ')}. Spell it another way.
+		{#if desk.odd.length}<p role="alert" class="text-error mb-2">
+				The letters of prints have no {desk.odd.join(' ')}. Spell it another way.
 			</p>{/if}
-		{#if pages.length > 1}
-			<div class="mb-2 flex items-center gap-2">
-				{#each pages as _, i (i)}<button
+		{#if desk.shown.length > 1}
+			<div class="mb-2 flex flex-wrap items-center gap-2">
+				{#each desk.shown.slice(0, 20) as _, i (i)}<button
 						class="btn"
-						class:btn-primary={i === at}
-						aria-pressed={i === at}
+						class:btn-primary={i === desk.at}
+						aria-pressed={i === desk.at}
 						aria-label="Sheet {i + 1}"
-						onclick={() => (at = i)}>{i + 1}</button
-					>{/each}
+						onclick={() => desk.goTo(i)}>{i + 1}</button
+					>{/each}{#if desk.shown.length > 20}<span class="soft"
+						>and {desk.shown.length - 20} more</span
+					>{/if}
 			</div>
 		{/if}
-		<div
-			class="paper"
-			style:aspect-ratio="{sheet.widthMm} / {sheet.heightMm}"
-			role="img"
-			aria-label="Sheet {at + 1} of labels: {page.labels
-				.map((placed) => placed.label.title)
-				.join(', ')}"
-		>
-			<!-- The text in it is escaped by sheetSvg. -->
-			<!-- eslint-disable-next-line svelte/no-at-html-tags -->
-			{@html sheetSvg(page, { outlines: true, colours: TAG_INKS })}
-		</div>
+		{#if page}
+			<div
+				class="paper"
+				style:aspect-ratio="{page.widthMm} / {page.heightMm}"
+				style:max-width="{Math.min(760, page.widthMm * 5)}px"
+				role="img"
+				aria-label="Sheet {desk.at + 1} of labels: {page.labels
+					.map(({ print }) => print.title)
+					.join(', ')}"
+			>
+				<!-- The text in it is escaped by pageSvg. -->
+				<!-- eslint-disable-next-line svelte/no-at-html-tags -->
+				{@html pageSvg(page)}
+			</div>
+		{/if}
 	{/if}
 </Bench>
 
 {#snippet panel()}
+	{#if desk.wrong}<p role="alert" class="text-error mb-2">{desk.wrong}</p>{/if}
 	<div class="flex flex-col gap-3">
 		<label
-			>Sheet <select class="select" bind:value={sheetKey} onchange={() => (at = 0)}
-				>{#each LABEL_SHEETS as row (row.key)}<option value={row.key}>{row.name}</option
+			>Sheet <select
+				class="select w-full"
+				value={sheet.key}
+				onchange={(event) => desk.setSheet(event.currentTarget.value)}
+				>{#each desk.sheets as row (row.key)}<option value={row.key}>{row.name}</option
 					>{/each}</select
 			></label
 		>
+		{#if sheet.paper !== 'roll'}
+			<label
+				>Labels of the first sheet already used <input
+					class="input measure w-full"
+					type="number"
+					min="0"
+					max={sheet.columns * sheet.rows - 1}
+					bind:value={desk.skip}
+				/></label
+			>
+		{/if}
 		<label
-			>Labels of the first sheet already used <input
-				class="input measure"
-				type="number"
-				min="0"
-				max={sheet.columns * sheet.rows - 1}
-				bind:value={skip}
-			/></label
-		>
-		<label
-			>Read from <select class="select" bind:value={viewing}
+			>Read from <select
+				class="select w-full"
+				value={labels.viewingMm}
+				onchange={(event) => desk.setLabels({ viewingMm: Number(event.currentTarget.value) })}
 				><option value={500}>half a metre</option><option value={800}>80 cm, at the shelf</option
 				><option value={1200}>1.2 m</option><option value={2000}>2 m, across the room</option
 				></select
 			></label
 		>
-	</div>
-	<h2 class="rule-top mt-4 pt-3">Words</h2>
-	<p class="soft mb-1 text-sm">
-		Letters at least {(viewing / 200).toFixed(1)} mm high. Clear a line to go back to the group’s name.
-	</p>
-	<ul>
-		{#each labels as label (label.id)}
-			<li class="rule-top py-1.5">
+		<p class="soft text-sm">Letters at least {(labels.viewingMm / 200).toFixed(1)} mm high.</p>
+		<fieldset>
+			<legend>What else it says</legend>
+			{#each LABEL_FIELDS as field (field)}
+				<label class="flex min-h-9 items-center gap-1.5"
+					><input
+						class="checkbox checkbox-sm"
+						type="checkbox"
+						checked={desk.fields.includes(field)}
+						onchange={() => desk.toggleField(field)}
+					/>{FIELD_CHOICES[field]}</label
+				>
+			{/each}
+			<label class="flex min-h-9 items-center gap-1.5"
+				><input class="checkbox checkbox-sm" type="checkbox" bind:checked={desk.withCode} />A code
+				that opens the place here</label
+			>
+		</fieldset>
+		<details>
+			<summary class="min-h-11 cursor-pointer content-center">The printer slips</summary>
+			<div class="grid grid-cols-2 gap-2">
 				<label
-					><span class="soft text-sm"
-						>{label.note}, {label.side === 'top' ? 'on top' : 'in front'}</span
-					>
-					<input
-						class="input"
-						value={label.title}
-						maxlength="80"
-						onchange={(event) => rename(label.id, event.currentTarget.value)}
+					>To the right, mm <input
+						class="input measure w-full"
+						type="number"
+						min="-20"
+						max="20"
+						step="0.5"
+						value={labels.slipXMm}
+						onchange={(event) => desk.setLabels({ slipXMm: Number(event.currentTarget.value) })}
 					/></label
 				>
-			</li>
-		{/each}
-	</ul>
+				<label
+					>Down, mm <input
+						class="input measure w-full"
+						type="number"
+						min="-20"
+						max="20"
+						step="0.5"
+						value={labels.slipYMm}
+						onchange={(event) => desk.setLabels({ slipYMm: Number(event.currentTarget.value) })}
+					/></label
+				>
+			</div>
+		</details>
+		<OwnSheet {desk} />
+	</div>
+	<LabelWords {desk} />
 {/snippet}
 
 <style>
 	.paper {
 		width: 100%;
-		max-width: 760px;
 		background: white;
 		border: 1px solid var(--color-base-300);
 	}

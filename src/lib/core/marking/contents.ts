@@ -1,0 +1,103 @@
+import {
+	categoryOf,
+	lotsIn,
+	type ContainerKind,
+	type Group,
+	type Home,
+	type Nook,
+	type Thing
+} from '../model';
+import { isPullOut } from '../survey';
+
+/** Something that gets a label: a container that is kept in a place, or the place itself. */
+export interface Marked {
+	/** `NOOK/CONTAINER` or `NOOK`: it goes with the thing it is on, not with a number. */
+	readonly id: string;
+	readonly nook: Nook;
+	/** null: the place itself. */
+	readonly placementId: string | null;
+	readonly kind: ContainerKind | null;
+	/** The groups in it, the largest part first; never none. */
+	readonly groups: readonly Group[];
+	/** What is in it, by name; empty: nothing yet, or not known piece by piece. */
+	readonly things: readonly Thing[];
+	/** Seen from above in drawers and chests, else from the front. */
+	readonly side: 'front' | 'top';
+}
+
+const sideOf = (nook: Nook): Marked['side'] =>
+	nook.kind.startsWith('chest') || isPullOut(nook) ? 'top' : 'front';
+
+const byName = (a: Thing, b: Thing) => a.name.localeCompare(b.name, 'en');
+
+/** Lists the containers of the kept fits, each with what is in it. */
+export function markedContainers(home: Home): Marked[] {
+	return Object.values(home.fitPlans).flatMap((plan) => {
+		const nook = home.nooks[plan.nookId];
+		if (!nook) return [];
+		return plan.placements.flatMap((placement): Marked[] => {
+			const group = home.groups[placement.groupId];
+			if (!group) return [];
+			return [
+				{
+					id: `${nook.id}/${placement.id}`,
+					nook,
+					placementId: placement.id,
+					kind: home.containerKinds[placement.kindId] ?? null,
+					groups: [group],
+					things: placement.holds.flatMap(({ thingId }) => home.things[thingId] ?? []).sort(byName),
+					side: sideOf(nook)
+				}
+			];
+		});
+	});
+}
+
+/** Lists the places that the plan gives to groups, or that hold something, each with what is in it. */
+export function markedPlaces(home: Home): Marked[] {
+	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
+	const byNook = new Map<string, { group: Group; share: number }[]>();
+	for (const { groupId, nookId, share } of plan?.assignments ?? []) {
+		const group = home.groups[groupId];
+		if (!group) continue;
+		const list = byNook.get(nookId);
+		if (list) list.push({ group, share });
+		else byNook.set(nookId, [{ group, share }]);
+	}
+	return [...byNook].flatMap(([nookId, own]): Marked[] => {
+		const nook = home.nooks[nookId];
+		if (!nook) return [];
+		const ids = new Set(lotsIn(home, nookId).map(({ thingId }) => thingId as string));
+		return [
+			{
+				id: nookId,
+				nook,
+				placementId: null,
+				kind: null,
+				groups: own
+					.sort((a, b) => b.share - a.share || a.group.name.localeCompare(b.group.name, 'en'))
+					.map(({ group }) => group),
+				things: [...ids].flatMap((id) => home.things[id] ?? []).sort(byName),
+				side: sideOf(nook)
+			}
+		];
+	});
+}
+
+/** A danger that a label says in words and by its shape. */
+export type MarkHazard = 'cleaner' | 'medicine' | 'flammable';
+const CLEANER: ReadonlySet<string> = new Set(['cleaner', 'bleach', 'acid']);
+
+/** Says what is dangerous in what is marked: medicines first, then cleaners, then what burns. */
+export function hazardOf(home: Home, { groups, things }: Marked): MarkHazard | null {
+	const all = things.length
+		? things
+		: Object.values(home.things).filter(
+				({ groupId }) => groupId && groups.some(({ id }) => id === groupId)
+			);
+	const has = (test: (hazard: string) => boolean) =>
+		all.some((thing) => [...thing.hazards, ...categoryOf(thing.category).hazards].some(test));
+	if (has((hazard) => hazard === 'medicine')) return 'medicine';
+	if (has((hazard) => CLEANER.has(hazard))) return 'cleaner';
+	return has((hazard) => hazard === 'flammable') ? 'flammable' : null;
+}

@@ -1,0 +1,87 @@
+import { householdAllergens, mayHold } from '../grouping';
+import { categoryOf, stock, type Home, type Lot } from '../model';
+import { effectiveDate, packUsesOf } from '../rotation';
+import type { LabelText } from './propose';
+
+/** What a label may say besides its words; each is switched on for a set. */
+export const LABEL_FIELDS = [
+	'best-before',
+	'opened',
+	'frozen',
+	'portions',
+	'allergens',
+	'times',
+	'batch',
+	'capacity',
+	'write-on'
+] as const;
+export type LabelField = (typeof LABEL_FIELDS)[number];
+
+/** A field of a label: its value, dates as ISO dates, capacity in ml; empty: a line to write on. `boxes` are to be ticked. */
+export interface FieldLine {
+	readonly field: LabelField;
+	readonly value: string;
+	readonly boxes?: readonly string[];
+}
+
+const lotsUnder = (home: Home, { nookId, thingIds }: LabelText): Lot[] =>
+	stock(home).filter((lot) => lot.nookId === nookId && thingIds.includes(lot.thingId));
+const first = (dates: readonly (string | null | undefined)[]): string =>
+	dates.flatMap((date) => date ?? []).sort()[0] ?? '';
+
+/**
+ * Fills the fields of a label from what is under it: the nearest date, the first day of opening or freezing, portions,
+ * allergens that somebody of the household must avoid. What does not concern it is left out: nobody freezes plates.
+ * What is not known, or changes with every filling, is a line to write on.
+ */
+export function fieldsOf(home: Home, label: LabelText, fields: readonly LabelField[]): FieldLine[] {
+	const lots = lotsUnder(home, label);
+	const things = label.thingIds.flatMap((id) => home.things[id] ?? []);
+	const isFood = things.some(({ category }) => category.startsWith('food.'));
+	const isFrozen = things.some(({ needs }) => needs.includes('frozen'));
+	const isMedicine = things.some(({ category }) =>
+		categoryOf(category).hazards.includes('medicine')
+	);
+	const makers: Record<LabelField, () => FieldLine[]> = {
+		'best-before': () => {
+			const on = first(lots.map((lot) => effectiveDate(lot, home.things[lot.thingId]!)?.on));
+			return isFood || isMedicine ? [{ field: 'best-before', value: on }] : [];
+		},
+		opened: () =>
+			isFood || isMedicine
+				? [{ field: 'opened', value: first(lots.map(({ dates }) => dates.openedOn)) }]
+				: [],
+		frozen: () =>
+			isFrozen ? [{ field: 'frozen', value: first(lots.map(({ dates }) => dates.frozenOn)) }] : [],
+		portions: () => {
+			const [only] = things;
+			if (!isFood) return [];
+			const value = things.length === 1 ? String(packUsesOf(only!)) : '';
+			return [{ field: 'portions', value }];
+		},
+		allergens: () => {
+			const held = householdAllergens(home).filter((name) =>
+				things.some((thing) => mayHold(thing, name))
+			);
+			return held.length ? [{ field: 'allergens', value: held.join(', ') }] : [];
+		},
+		times: () =>
+			isMedicine
+				? [{ field: 'times', value: '', boxes: ['morning', 'noon', 'evening', 'night'] }]
+				: [],
+		batch: () => {
+			const value = lots.find(({ batch }) => batch)?.batch ?? '';
+			return value ? [{ field: 'batch', value }] : [];
+		},
+		capacity: () => {
+			const plan = Object.values(home.fitPlans).find(({ nookId }) => nookId === label.nookId);
+			const placement = plan?.placements.find(({ id }) => id === label.placementId);
+			const inner = placement && home.containerKinds[placement.kindId]?.inner;
+			if (!inner) return [];
+			const ml = (inner.widthMm * inner.depthMm * inner.heightMm) / 1000;
+			return [{ field: 'capacity', value: String(Math.round(ml)) }];
+		},
+		'write-on': () => [{ field: 'write-on', value: '' }]
+	};
+	return fields.flatMap((field) => makers[field]());
+}

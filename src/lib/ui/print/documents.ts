@@ -1,0 +1,270 @@
+import { lotsIn, stock, type Cabinet, type Home, type Nook } from '$lib/core/model';
+import { hazardOf, markedPlaces } from '$lib/core/marking';
+import { cutText, INK, SOFT, type Paper, type PrintPage } from '$lib/core/printing';
+import { effectiveDate, isFreezer, picksOf, shoppingList, useFirst } from '$lib/core/rotation';
+import { nooksInOrder, tapeList } from '$lib/core/survey';
+import { dateText } from '$lib/messages/clearing';
+import { HAZARD_WORDS, tapeText } from '$lib/messages/marking';
+import { amountText } from '$lib/messages/turning';
+import { frontGeometry } from '../drawing/front-geometry';
+import { binderOf, Doc } from './doc';
+
+/** The prints of a home, by name. */
+export const DOCUMENTS = [
+	'binder',
+	'door-maps',
+	'freezer',
+	'use-first',
+	'shopping',
+	'medicines',
+	'tape'
+] as const;
+export type DocumentKind = (typeof DOCUMENTS)[number];
+
+/** Cabinets in the order one walks past them, each with its places from the top down. */
+function cabinetsOf(home: Home): { cabinet: Cabinet; room: string; nooks: Nook[] }[] {
+	const found = new Map<string, { cabinet: Cabinet; room: string; nooks: Nook[] }>();
+	for (const { nook, cabinet, room } of nooksInOrder(home)) {
+		const own = found.get(cabinet.id);
+		if (own) own.nooks.push(nook);
+		else found.set(cabinet.id, { cabinet, room: room.name, nooks: [nook] });
+	}
+	return [...found.values()];
+}
+
+/** Groups that live in each place, by its id. */
+function groupsIn(home: Home): Map<string, string[]> {
+	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
+	const names = new Map<string, string[]>();
+	for (const { groupId, nookId } of plan?.assignments ?? []) {
+		const name = home.groups[groupId]?.name;
+		if (name) names.set(nookId, [...(names.get(nookId) ?? []), name]);
+	}
+	return names;
+}
+
+const MOST_MAP_MM = 150;
+/** Draws a cabinet from the front to scale, with what lives behind its door. */
+function drawCabinet(doc: Doc, home: Home, cabinet: Cabinet, groups: Map<string, string[]>): void {
+	const run = home.runs[cabinet.runId];
+	if (!run) return;
+	const geometry = frontGeometry(home, run);
+	const body = geometry.cabinets.find(({ id }) => id === cabinet.id);
+	if (!body) return;
+	const boxes = geometry.nooks.filter(({ nook }) => nook.cabinetId === cabinet.id);
+	const top = Math.min(body.y, ...boxes.map(({ y }) => y));
+	const bottom = Math.max(body.y + body.heightMm, ...boxes.map(({ y, h }) => y + h));
+	const left = Math.min(body.x, ...boxes.map(({ x }) => x));
+	const right = Math.max(body.x + body.widthMm, ...boxes.map(({ x, w }) => x + w));
+	const scale = Math.min(doc.widthMm / (right - left), MOST_MAP_MM / (bottom - top));
+	doc.need((bottom - top) * scale + 6);
+	const x = (value: number) => doc.leftMm + (value - left) * scale;
+	const y = (value: number) => doc.yMm + (value - top) * scale;
+	doc.add({
+		kind: 'box',
+		xMm: x(body.x),
+		yMm: y(body.y),
+		widthMm: body.widthMm * scale,
+		heightMm: body.heightMm * scale,
+		line: INK,
+		lineMm: 0.6
+	});
+	for (const { nook, x: bx, y: by, w, h } of boxes) {
+		const width = w * scale;
+		const height = h * scale;
+		doc.add({
+			kind: 'box',
+			xMm: x(bx),
+			yMm: y(by),
+			widthMm: width,
+			heightMm: height,
+			line: INK,
+			lineMm: 0.25
+		});
+		const names = groups.get(nook.id) ?? [];
+		const size = Math.max(2.4, Math.min(4.2, height / (names.length + 1.6)));
+		const lines = names.slice(0, Math.max(1, Math.floor(height / (size * 1.25)) - 1));
+		lines.forEach((name, i) =>
+			doc.add({
+				kind: 'text',
+				text: cutText(name, width - 3, size, 'bold'),
+				xMm: x(bx) + 1.5,
+				yMm: y(by) + size * 1.2 + i * size * 1.25,
+				sizeMm: size,
+				face: 'bold'
+			})
+		);
+		if (!names.length && height > 4)
+			doc.add({
+				kind: 'text',
+				text: cutText('free', width - 3, 3),
+				xMm: x(bx) + 1.5,
+				yMm: y(by) + 4,
+				sizeMm: 3,
+				face: 'plain',
+				ink: SOFT
+			});
+	}
+	doc.skip((bottom - top) * scale + 4);
+}
+
+function doorMaps(doc: Doc, home: Home, withStock: boolean): void {
+	const groups = groupsIn(home);
+	const hazards = new Map(
+		markedPlaces(home).map((each) => [each.nook.id as string, hazardOf(home, each)])
+	);
+	for (const { cabinet, room, nooks } of cabinetsOf(home)) {
+		if (!nooks.some(({ id }) => groups.has(id))) continue;
+		doc.begin(cabinet.name, room);
+		drawCabinet(doc, home, cabinet, groups);
+		const danger = [...new Set(nooks.flatMap(({ id }) => hazards.get(id) ?? []))];
+		for (const hazard of danger) doc.text(HAZARD_WORDS[hazard], { bold: true });
+		for (const nook of nooks) {
+			const names = groups.get(nook.id) ?? [];
+			if (!names.length) continue;
+			doc.heading(`${nook.name}: ${names.join(', ')}`);
+			if (!withStock) continue;
+			const things = [
+				...new Set(lotsIn(home, nook.id).map(({ thingId }) => home.things[thingId]?.name ?? ''))
+			].filter(Boolean);
+			if (things.length) doc.text(things.sort().join(', '), { ink: SOFT });
+		}
+	}
+}
+
+const MOST_BOXES = 10;
+/** A sheet for the lid of each freezer: what is in it, with boxes to tick as it is taken. */
+function freezerSheets(doc: Doc, home: Home, today: string): void {
+	for (const { cabinet, room, nooks } of cabinetsOf(home)) {
+		const own = nooks.filter(isFreezer);
+		if (!own.length) continue;
+		doc.begin(
+			`In the freezer: ${cabinet.name}`,
+			`${room}, as of ${dateText(today)}. Tick a box for each one taken.`
+		);
+		const shares = [0.4, 0.2, 0.4];
+		for (const nook of own) {
+			const picks = picksOf(home, today).filter(({ lot }) => lot.nookId === nook.id);
+			doc.heading(nook.name);
+			if (!picks.length) doc.text('empty', { ink: SOFT });
+			for (const { lot, thing, date } of picks) {
+				const boxes = lot.unit === 'g' ? 0 : Math.ceil(lot.count);
+				const name =
+					boxes > MOST_BOXES || !boxes
+						? `${thing.name}, ${amountText(lot.count, lot.unit)}`
+						: thing.name;
+				doc.row(
+					[name, date ? dateText(date.on) : '', { boxes: Math.min(boxes, MOST_BOXES) }],
+					shares
+				);
+			}
+			for (let i = 0; i < 3; i++) doc.row(['', '', { boxes: 4 }], shares);
+		}
+		doc.text('After a power cut keep it shut: full it stays cold for 48 hours, half full for 24.', {
+			ink: SOFT
+		});
+	}
+}
+
+function useFirstList(doc: Doc, home: Home, today: string): void {
+	doc.begin('Use first', `As of ${dateText(today)}`);
+	const shares = [0.06, 0.44, 0.2, 0.3];
+	const picks = useFirst(home, today, 14);
+	if (!picks.length) doc.text('Nothing is due within two weeks.');
+	for (const { lot, thing, date } of picks)
+		doc.row(
+			[
+				{ boxes: 1 },
+				`${amountText(lot.count, lot.unit)} ${thing.name}`,
+				date ? dateText(date.on) : '',
+				home.nooks[lot.nookId ?? '']?.name ?? 'on the table'
+			],
+			shares
+		);
+	doc.skip(2);
+	doc.text('Past its use-by date: do not eat it. When in doubt, throw it out.', { ink: SOFT });
+}
+
+function shopping(doc: Doc, home: Home, today: string): void {
+	doc.begin('Shopping list', dateText(today));
+	const lines = shoppingList(home, today);
+	if (!lines.length) doc.text('Nothing to buy.');
+	for (const area of [...new Set(lines.map((line) => line.area))]) {
+		doc.heading(area);
+		for (const line of lines.filter((each) => each.area === area))
+			doc.row([{ boxes: 1 }, `${line.buy} × ${line.name}`, `have ${line.have}`], [0.06, 0.64, 0.3]);
+	}
+}
+
+/** Every medicine with its place and dates, for somebody who looks after them; times are ticked by hand. */
+function medicines(doc: Doc, home: Home): void {
+	const own = stock(home)
+		.flatMap((lot) => {
+			const thing = home.things[lot.thingId];
+			return thing?.hazards.includes('medicine') || thing?.category === 'bathroom.medicines'
+				? [{ lot, thing: thing! }]
+				: [];
+		})
+		.sort((a, b) => a.thing.name.localeCompare(b.thing.name, 'en'));
+	if (!own.length) return;
+	doc.begin(
+		'Medicines',
+		'For whoever looks after them. Follow the leaflet; ask a pharmacist. Morning, noon, evening, night.'
+	);
+	const shares = [0.3, 0.22, 0.22, 0.26];
+	doc.row(['Name', 'Place', 'Good until', 'Taken'], shares, true);
+	for (const { lot, thing } of own) {
+		const date = effectiveDate(lot, thing);
+		doc.row(
+			[
+				thing.name,
+				home.nooks[lot.nookId ?? '']?.name ?? 'on the table',
+				date ? dateText(date.on) : 'not known',
+				{ boxes: 4 }
+			],
+			shares
+		);
+	}
+	doc.skip(2);
+	doc.text(
+		'Out of a child’s reach, in the pack they came in. What is past its date goes back to a pharmacy.',
+		{ ink: SOFT }
+	);
+}
+
+function tape(doc: Doc, home: Home): void {
+	const items = tapeList(home);
+	doc.begin('Still to measure');
+	if (!items.length) doc.text('Everything has been measured.');
+	for (const item of items) doc.row([{ boxes: 1 }, tapeText(item), ''], [0.06, 0.64, 0.3]);
+}
+
+/** Makes a print of a home as pages. `today` is an ISO date. */
+export function documentPages(
+	home: Home,
+	kind: DocumentKind,
+	paper: Paper,
+	today: string
+): PrintPage[] {
+	if (kind === 'binder')
+		return binderOf(home.name, `Kept with Keep Nook, ${dateText(today)}`, paper, [
+			{ name: 'What is behind each door', make: (doc) => doorMaps(doc, home, true) },
+			{ name: 'Freezers', make: (doc) => freezerSheets(doc, home, today) },
+			{
+				name: 'Stock',
+				make: (doc) => (useFirstList(doc, home, today), shopping(doc, home, today))
+			},
+			{ name: 'Medicines', make: (doc) => medicines(doc, home) }
+		]);
+	const doc = new Doc(paper, `${home.name}, ${dateText(today)}`);
+	const makers: Record<Exclude<DocumentKind, 'binder'>, () => void> = {
+		'door-maps': () => doorMaps(doc, home, false),
+		freezer: () => freezerSheets(doc, home, today),
+		'use-first': () => useFirstList(doc, home, today),
+		shopping: () => shopping(doc, home, today),
+		medicines: () => medicines(doc, home),
+		tape: () => tape(doc, home)
+	};
+	makers[kind]();
+	return doc.pages();
+}
