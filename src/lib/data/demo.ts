@@ -175,6 +175,7 @@ function lotOf(
 			madeOn: date('made'),
 			lastUsedOn: date('last')
 		},
+		lostDays: 0,
 		states: states as LotState[],
 		owner: '',
 		batch: ''

@@ -164,3 +164,10 @@ export const mealFailText = (code: 'no-meals' | 'too-few'): string =>
 /** Lists what is missing, in packs. @example '2 × tofu, 1 × rice' */
 export const missingText = (missing: readonly Missing[]): string =>
 	missing.map(({ thing, packs }) => `${tenthsText(packs)} × ${thing.name}`).join(', ');
+
+/** What becomes of something after a fridge or freezer was warm. */
+export const OUTAGE_WORDS = {
+	discard: 'Throw out',
+	'use-now': 'Use soon, do not freeze again raw',
+	good: 'Still good'
+} as const;

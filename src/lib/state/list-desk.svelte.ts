@@ -7,6 +7,7 @@ import {
 	homeOf,
 	isFreezer,
 	listCost,
+	printedKind,
 	shoppingList,
 	type ShoppingLine
 } from '../core/rotation';
@@ -189,7 +190,9 @@ export class ListDesk {
 		if (read && !read.ok) return `${line.name}: ${intakeIssueText(read)}`;
 		const lotId = this.#deps.newId();
 		const bought = line.said?.instead || line.name;
-		const printed = read ? { on: read.on, kind: 'best-before' as const } : null;
+		const thing = line.thingId ? this.home.things[line.thingId] : undefined;
+		const kind = thing ? printedKind(thing) : 'best-before';
+		const printed = read ? { on: read.on, kind } : null;
 		if (!line.thingId || line.said?.instead) {
 			const parsed = parseIntake(`${bought}`, { order, today }).line;
 			return command('takeIn', {

@@ -8,6 +8,7 @@ import {
 	isFreezer,
 	nextLot,
 	picksOf,
+	printedKind,
 	thawPlaces,
 	todayOf,
 	type Pick
@@ -217,7 +218,7 @@ export class TurnDesk {
 				nookId,
 				count,
 				dates: {
-					...(read ? { printed: { on: read.on, kind: 'best-before' } } : {}),
+					...(read ? { printed: { on: read.on, kind: printedKind(thing) } } : {}),
 					...(isCold ? { frozenOn: this.#deps.today() } : {})
 				},
 				...(isCold ? { states: ['frozen'] } : {}),

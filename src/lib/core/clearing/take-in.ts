@@ -105,6 +105,7 @@ export function takeIn({
 				lastUsedOn: line.lastUsedOn
 			},
 			states: [...line.states],
+			lostDays: 0,
 			owner: person ? '' : line.owner,
 			batch: line.batch
 		};

@@ -28,6 +28,16 @@ export interface CodeScanner {
 	scan(): Promise<ScanResult>;
 }
 
+/** Readings of one fridge or freezer, the oldest first. */
+export type ThermometerResult =
+	| { readonly ok: true; readonly readings: readonly { readonly at: string; readonly c: number }[] }
+	| { readonly ok: false; readonly issue: DeviceIssue };
+/** What any thermometer that keeps its readings has to do. */
+export interface Thermometer {
+	/** Gives what it has read since an ISO instant. */
+	readSince(since: string): Promise<ThermometerResult>;
+}
+
 export interface KnownProduct {
 	readonly name: string;
 	/** As on the pack: `400g`. */

@@ -10,7 +10,7 @@ function withHold({ parPacks, ...thing }: Row): Row {
 }
 
 /**
- * Carries a home from version 7 to 8: rules for how much to hold, when meals are eaten and planned meals, lines of the shopping list, warm spells,
+ * Carries a home from version 7 to 8: rules for how much to hold, when meals are eaten and planned meals, days of life that lots lost, lines of the shopping list, warm spells,
  * why things were thrown away, labels of places with what they were written for, and lids of groups.
  */
 export function toVersion8(home: unknown): unknown {
@@ -23,6 +23,7 @@ export function toVersion8(home: unknown): unknown {
 		...from,
 		settings: { shop: SHOP, labels: LABELS, ...(from.settings as Row | undefined) },
 		things: Object.fromEntries(things.map(([id, thing]) => [id, withHold(thing)])),
+		lots: withMore(from.lots, () => ({ lostDays: 0 })),
 		meals: withMore(from.meals, () => ({ slots: ['breakfast', 'lunch', 'supper'] })),
 		groups: withMore(from.groups, () => ({ lids: null })),
 		marks: inEach(from.marks, (mark) => ({ bare: false, thingIds: [], ...mark })),

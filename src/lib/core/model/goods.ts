@@ -154,6 +154,8 @@ export const Lot = z.strictObject({
 		lastUsedOn: IsoDate.nullable()
 	}),
 	states: z.array(LotState),
+	/** Days of life that warm spells of its fridge or freezer took. */
+	lostDays: z.number().min(0).max(10_000),
 	/** Whose it is when it is not the household's; empty: theirs. */
 	owner: Words,
 	/** The maker's batch, as printed on the pack. */

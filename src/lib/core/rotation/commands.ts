@@ -2,6 +2,7 @@ import { addLine, dropLines, forgetSaid, sayOfLine } from './list-lines';
 import { cookMeal, removeMeal, saveMeal, setMeals, unplanMeal } from './meal-commands';
 import { freeze, moveStock, openPack, putIn, thaw } from './stock-moves';
 import { takeDown } from './take-down';
+import { recordWarm } from './warm';
 
 /** Every change that the rotation of stock makes to a home. */
 export const ROTATION_COMMANDS = {
@@ -13,6 +14,7 @@ export const ROTATION_COMMANDS = {
 	moveStock,
 	openPack,
 	putIn,
+	recordWarm,
 	removeMeal,
 	saveMeal,
 	sayOfLine,

@@ -22,12 +22,17 @@ function computeDate(lot: Lot, thing: Thing): EffectiveDate | null {
 		days: number | null | undefined,
 		basis: EffectiveDate['basis']
 	) => {
-		if (from && days != null) found.push({ on: addDays(from, days), basis, lifeDays: days });
+		if (from && days != null)
+			found.push({ on: addDays(from, Math.floor(days - lot.lostDays)), basis, lifeDays: days });
 	};
 	const isFrozen = frozenOn !== null && thawedOn === null;
-	if (printed && !isFrozen) found.push({ on: printed.on, basis: 'printed', lifeDays: null });
 	const chilled =
 		categoryOf(thing.category).needs.includes('chilled') || thing.needs.includes('chilled');
+	if (printed && !isFrozen) {
+		// The date on the pack counts on the cold chain.
+		const lost = chilled ? Math.ceil(lot.lostDays) : 0;
+		found.push({ on: addDays(printed.on, -lost), basis: 'printed', lifeDays: null });
+	}
 	if (!isFrozen) {
 		const openedDays = chilled ? life?.fridgeDays : (life?.openedDays ?? life?.fridgeDays);
 		add(openedOn, openedDays, 'opened');
@@ -46,7 +51,8 @@ const known = new WeakMap<Lot, { thing: Thing; date: EffectiveDate | null }>();
 
 /**
  * Gives the date a lot should be used by: the earliest of the printed date, opening, making or thawing + life,
- * and freezing + frozen life. While frozen, the printed date sleeps: the cold holds it. Ties go to the
+ * and freezing + frozen life. While frozen, the printed date sleeps: the cold holds it. Warm spells of
+ * its fridge or freezer shorten its life. Ties go to the
  * printed date. Null when nothing is known.
  * @example effectiveDate(openKetchup, ketchup) // { on: '2027-06-30', basis: 'opened', lifeDays: 180 }
  */

@@ -8,6 +8,13 @@ const WEEK = 7;
 export const keptFrozen = (thing: Pick<Thing, 'needs' | 'category'>): boolean =>
 	thing.needs.includes('frozen') || categoryOf(thing.category).needs.includes('frozen');
 
+/** What the date on a pack of a thing most likely is: chilled goods have a use-by date, others a best-before. */
+export const printedKind = (thing: Pick<Thing, 'needs' | 'category'>): 'use-by' | 'best-before' =>
+	!keptFrozen(thing) &&
+	(thing.needs.includes('chilled') || categoryOf(thing.category).needs.includes('chilled'))
+		? 'use-by'
+		: 'best-before';
+
 /** Days a fresh pack of a thing keeps, closed, where it is kept; null: no limit known. */
 export function closedLifeDays(
 	thing: Pick<Thing, 'needs' | 'category' | 'lifeKey'>

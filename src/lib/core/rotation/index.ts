@@ -5,7 +5,14 @@ export { takeDown, type TakeDown } from './take-down';
 export { ROTATION_COMMANDS } from './commands';
 export { believeRate, classRate, rateOf, type Rate, type RateBelief } from './rate';
 export { inPacks, packUsesOf, perPack } from './packs';
-export { closedLifeDays, holdTarget, keptFrozen, lifeCeiling, type HoldTarget } from './hold';
+export {
+	closedLifeDays,
+	holdTarget,
+	keptFrozen,
+	lifeCeiling,
+	printedKind,
+	type HoldTarget
+} from './hold';
 export { asFrozen, asThawed, frozenName, frozenNeeds } from './frozen';
 export {
 	freeze,
@@ -42,6 +49,19 @@ export {
 } from './meals';
 export type { Cook, MealToPlan } from './meal-commands';
 export { forbiddenIn, unknownDiets } from './diets';
+export {
+	afterOutage,
+	COLD_LIMITS,
+	coldKinds,
+	hoursOf,
+	lostDays,
+	spellsOf,
+	type AfterOutage,
+	type ColdKind,
+	type OutageVerdict,
+	type Reading,
+	type Spell
+} from './warm';
 export { addLine, dropLines, forgetSaid, sayOfLine, type LineOf } from './list-lines';
 export {
 	areaOrder,

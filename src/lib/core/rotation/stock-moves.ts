@@ -36,13 +36,14 @@ const NO_DATES: Lot['dates'] = {
 	lastUsedOn: null
 };
 /** What two lots must have in common to be one. */
-const lotPrint = ({ thingId, nookId, unit, dates, states, owner, batch }: Lot): string =>
+const lotPrint = ({ thingId, nookId, unit, dates, states, lostDays, owner, batch }: Lot): string =>
 	fingerprint([
 		thingId,
 		nookId,
 		unit,
 		{ ...dates, lastUsedOn: null },
 		[...states].sort(),
+		lostDays,
 		owner,
 		batch
 	]);
@@ -70,6 +71,7 @@ export function putIn({
 			unit,
 			dates: { ...NO_DATES, ...dates },
 			states: [...states],
+			lostDays: 0,
 			owner: '',
 			batch: ''
 		};

@@ -48,7 +48,7 @@
 					/></label
 				>
 				<label
-					><span class="soft text-sm">Best before</span>
+					><span class="soft text-sm">Date on the pack</span>
 					<input
 						class="input measure"
 						placeholder="03/27"

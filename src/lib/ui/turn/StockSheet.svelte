@@ -126,7 +126,7 @@
 						<input class="input measure" type="number" min="1" bind:value={more.count} /></label
 					>
 					<label
-						><span class="text-sm">Best before, if printed</span>
+						><span class="text-sm">Date, if printed</span>
 						<input class="input measure" placeholder="03/27" bind:value={more.date} /></label
 					>
 					<button

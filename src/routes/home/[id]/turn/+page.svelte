@@ -8,12 +8,15 @@
 	import { now, today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
+	import { ColdDesk } from '$lib/state/cold-desk.svelte';
+	import { standInThermometer } from '$lib/data/devices';
 	import { TurnDesk } from '$lib/state/turn-desk.svelte';
 	import { undoToast } from '$lib/state/undo-toast';
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
 	import VirtualList from '$lib/ui/frame/VirtualList.svelte';
+	import ColdPlaces from '$lib/ui/turn/ColdPlaces.svelte';
 	import LastOne from '$lib/ui/turn/LastOne.svelte';
 	import StockRow from '$lib/ui/turn/StockRow.svelte';
 	import StockSheet from '$lib/ui/turn/StockSheet.svelte';
@@ -25,6 +28,13 @@
 		newId,
 		now,
 		today,
+		said: (words) => undoToast(getStore(), words, newId())
+	});
+	const cold = new ColdDesk({
+		store: getStore,
+		newId,
+		now,
+		thermometer: (name, kind) => standInThermometer(name, kind, now),
 		said: (words) => undoToast(getStore(), words, newId())
 	});
 	const home = $derived(desk.home);
@@ -163,6 +173,7 @@
 		{/each}
 	</ul>
 	<a class="btn mt-2" href="/home/{home.id}/turn/list">Go to the shopping list</a>
+	<ColdPlaces desk={cold} />
 	{#if resets.length}
 		<h2 class="rule-top mt-4 pt-3">Resets due</h2>
 		<p>
