@@ -125,7 +125,8 @@ test('by keyboard: a thing is typed, put right on its sheet, renamed for one lot
 	await page.getByLabel('Find a thing').fill('zigzag jelly');
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('heading', { name: 'Turn', level: 1 })).toBeVisible();
-	await page.getByRole('button', { name: 'Put zigzag jelly right' }).press('Enter');
+	await page.getByRole('button', { name: 'More for zigzag jelly' }).press('Enter');
+	await page.getByRole('button', { name: 'Put its record right' }).press('Enter');
 	await page.getByRole('button', { name: 'It was never here' }).press('Enter');
 	await expect(page.getByText('zigzag jelly')).toHaveCount(0);
 	await page.getByRole('button', { name: 'Undo' }).press('Enter');

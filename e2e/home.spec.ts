@@ -50,7 +50,7 @@ test('a home of one’s own from nothing, through all eight stages', async ({ pa
 	await page.getByRole('button', { name: /^Fit the \d+ open places/ }).click();
 	await expect(page.getByText(/\d+ places fitted/)).toBeVisible({ timeout: 60_000 });
 	await goTo(page, 'Mark');
-	await expect(page.getByRole('heading', { name: 'Nothing to label yet' })).toBeVisible();
+	await expect(page.getByRole('img', { name: /^Sheet 1 of labels/ })).toBeVisible();
 	await goTo(page, 'Turn');
 	await expect(page.getByRole('listitem').filter({ hasText: 'milk' })).toContainText('in 3 days');
 	await goTo(page, 'Keep');

@@ -198,7 +198,7 @@ for (const scheme of ['light', 'dark'] as const)
 		}
 	});
 
-for (const stage of ['Walk', 'Clear', 'Sort', 'Place', 'Fit', 'Turn'])
+for (const stage of ['Walk', 'Clear', 'Sort', 'Place', 'Fit', 'Mark', 'Turn'])
 	test(`every part of ${stage} passes the accessibility rules`, async ({ page }) => {
 		test.setTimeout(240_000);
 		await page.emulateMedia({ reducedMotion: 'reduce' });

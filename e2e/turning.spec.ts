@@ -159,3 +159,21 @@ test('a meal is written, and a name that nothing has is said', async ({ page }) 
 	await goTo(page, 'Keep');
 	await saved(page);
 });
+
+test('a power cut: the thermometers are read, what is not safe is thrown out and taken back', async ({
+	page
+}) => {
+	await openDemo(page, 'Turn');
+	const cold = page.getByRole('region', { name: 'Fridge and freezer' });
+	await cold.getByRole('button', { name: 'Read the thermometers' }).click();
+	await expect(cold).toContainText('too warm for about');
+	await cold.getByRole('button', { name: 'Throw out what is not safe' }).first().click();
+	const toast = done(page, /lots? from .* thrown out/);
+	await expect(toast).toBeVisible();
+	await toast.getByRole('button', { name: 'Undo' }).click();
+	await saved(page);
+	// A thermometer that says nothing is named, and nothing is noted.
+	await page.route('**/stand-ins/thermometer*', (route) => route.abort());
+	await cold.getByRole('button', { name: 'Read the thermometers' }).click();
+	await expect(cold.getByRole('alert').first()).toContainText('cannot be reached');
+});

@@ -127,6 +127,11 @@ try {
 		await stage(name);
 		await shot(name.toLowerCase());
 	}
+	await stage('Turn');
+	await part(/^Meals/);
+	await page.getByRole('button', { name: 'Plan the week' }).click();
+	await page.getByText(/No other week/).waitFor({ timeout: 60_000 });
+	await shot('turn-meals');
 } finally {
 	await browser.close();
 	server.kill();

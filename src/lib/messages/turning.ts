@@ -1,4 +1,6 @@
 import type {
+	BuyingAdvice,
+	Counted,
 	EffectiveDate,
 	FreezeIssue,
 	Missing,
@@ -9,7 +11,7 @@ import type {
 	TodayCode,
 	TodayItem
 } from '../core/rotation';
-import { packUsesOf } from '../core/rotation';
+import { packUsesOf, rateBounds } from '../core/rotation';
 import type { HoldRule, Lot, Thing, WasteReason } from '../core/model';
 import { daysText } from './clearing';
 import { tenthsText, wholeText } from './numbers';
@@ -96,7 +98,9 @@ const PER: readonly (readonly [name: string, weeks: number])[] = [
 	['year', 52]
 ];
 /** Says where a rate comes from and how sure it is. @example 'About 3 a month (2 to 5), from 14 taken down.' */
-export function rateText({ perWeek, lowPerWeek, highPerWeek, basis, counted }: Rate): string {
+export function rateText(rate: Rate): string {
+	const { perWeek, basis, counted } = rate;
+	const { low, high } = rateBounds(rate);
 	const from = {
 		logged: `from ${wholeText(counted)} taken down`,
 		meals: 'from your usual meals',
@@ -105,7 +109,7 @@ export function rateText({ perWeek, lowPerWeek, highPerWeek, basis, counted }: R
 	const [name, weeks] = PER.find(([, span]) => perWeek * span >= 0.95) ?? PER[2]!;
 	const figure = (value: number) => tenthsText(Math.round(value * weeks * 10) / 10);
 	if (perWeek * weeks < 0.95) return `Less than one a year, ${from}.`;
-	return `About ${figure(perWeek)} a ${name} (${figure(lowPerWeek)} to ${figure(highPerWeek)}), ${from}.`;
+	return `About ${figure(perWeek)} a ${name} (${figure(low)} to ${figure(high)}), ${from}.`;
 }
 
 export const HOLD_NAMES: Readonly<Record<HoldRule['rule'], string>> = {
@@ -171,3 +175,23 @@ export const OUTAGE_WORDS = {
 	'use-now': 'Use soon, do not freeze again raw',
 	good: 'Still good'
 } as const;
+
+/** Says what to buy less of, and why. */
+export function buyingText(advice: BuyingAdvice): string {
+	switch (advice.code) {
+		case 'disliked':
+			return `thrown out ${advice.times === 1 ? 'once' : `${advice.times} times`} because nobody liked it, and still on your rules`;
+		case 'wasted':
+			return `${Math.round(advice.share * 100)} % of what you bought was thrown out. Buy less, or a smaller pack`;
+		case 'too-large':
+			return `a pack lasts you about ${advice.lastsDays} days and keeps ${advice.keepsDays}. A smaller one is cheaper in the end`;
+		case 'opened-twice':
+			return `${advice.open} are open at once. Finish one before the next`;
+		case 'bought-twice':
+			return `${tenthsText(advice.held)} packs are enough for ${advice.weeks > 104 ? `${Math.round(advice.weeks / 52)} years` : `${advice.weeks} weeks`}. Buy no more for now`;
+	}
+}
+
+/** Says how far counted uses are from what was said. */
+export const countedText = ({ said, counted }: Counted): string =>
+	`used ${tenthsText(counted)} times a week, not ${tenthsText(said)}`;

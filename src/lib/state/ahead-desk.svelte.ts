@@ -7,7 +7,7 @@ import {
 	type Thing,
 	type WasteReason
 } from '../core/model';
-import type { HomeOutlook, Outlook } from '../core/rotation';
+import { buyingAdvice, countedUses, type HomeOutlook, type Outlook } from '../core/rotation';
 import type { ForecastProgress } from '../workers/forecast.protocol';
 import type { HomeStore } from './home-store.svelte';
 import { Job, type JobRunner } from './job.svelte';
@@ -104,6 +104,20 @@ export class AheadDesk {
 				.runAll(`hold ${outlook.best.level} ${thing.name}`, [
 					command('changeThing', thing.id, { hold: outlook.best.hold })
 				]);
+	}
+
+	/** What the past says about buying. */
+	buying = $derived.by(() => buyingAdvice(this.home, this.#deps.today()));
+	/** Things that are used far more or less often than was said. */
+	counted = $derived.by(() => countedUses(this.home, this.#deps.today()));
+	/** Groups, plans and lists go by the counted uses from then on. */
+	takeCounted(): void {
+		this.#deps.store().runAll('go by counted uses', [
+			command(
+				'takeCounted',
+				this.counted.map(({ thing, counted }) => [thing.id, counted] as const)
+			)
+		]);
 	}
 
 	/** Packs that will spoil by branch, the most first. */

@@ -1,5 +1,5 @@
 import { command } from '../core/commands';
-import type { DeviceIssue, Thermometer } from '../core/devices';
+import type { Thermometer } from '../core/devices';
 import type { Home } from '../core/model';
 import {
 	afterOutage,
@@ -84,9 +84,10 @@ export class ColdDesk {
 				result: await this.#deps.thermometer(place.name, place.kind).readSince(since)
 			}))
 		);
-		this.silent = read.flatMap(({ result }) =>
-			result.ok ? [] : deviceIssueText(result.issue satisfies DeviceIssue)
-		);
+		// A fridge-freezer has two of them, and one word is enough.
+		this.silent = [
+			...new Set(read.flatMap(({ result }) => (result.ok ? [] : deviceIssueText(result.issue))))
+		];
 		const noted = new Set(
 			Object.values(this.home.warmSpells).map(({ cabinetId, from }) => `${cabinetId}/${from}`)
 		);

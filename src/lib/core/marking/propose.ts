@@ -37,18 +37,19 @@ const markOf = (marks: readonly Mark[], { nook, placementId }: Marked): Mark | u
 const isSame = (a: readonly string[], b: readonly string[]) =>
 	a.length === b.length && [...a].sort().join() === [...b].sort().join();
 
-type LabelHome = Pick<
-	Home,
-	| 'marks'
-	| 'fitPlans'
-	| 'nooks'
-	| 'groups'
-	| 'containerKinds'
-	| 'things'
-	| 'lots'
-	| 'zonePlans'
-	| 'activePlanId'
->;
+/** What labels hang on. */
+const LABEL_KEYS = [
+	'marks',
+	'fitPlans',
+	'nooks',
+	'groups',
+	'containerKinds',
+	'things',
+	'lots',
+	'zonePlans',
+	'activePlanId'
+] as const;
+type LabelHome = Pick<Home, (typeof LABEL_KEYS)[number]>;
 
 function labelsOf(home: Home, all: readonly Marked[], proposed: ReadonlyMap<string, string>) {
 	const marks = Object.values(home.marks);
@@ -81,43 +82,17 @@ function labelsOf(home: Home, all: readonly Marked[], proposed: ReadonlyMap<stri
 }
 
 /** Proposes a label for every container of the kept fits; words by hand win, and hold for what is alike. */
-export const containerLabels = memoOn(
-	[
-		'marks',
-		'fitPlans',
-		'nooks',
-		'groups',
-		'containerKinds',
-		'things',
-		'lots',
-		'zonePlans',
-		'activePlanId'
-	],
-	(home: LabelHome): readonly LabelText[] => {
-		const all = markedContainers(home as Home);
-		return labelsOf(home as Home, all, proposeContainerWords(all));
-	}
-);
+export const containerLabels = memoOn(LABEL_KEYS, (home: LabelHome): readonly LabelText[] => {
+	const all = markedContainers(home as Home);
+	return labelsOf(home as Home, all, proposeContainerWords(all));
+});
 
 /** Proposes a label for every place that the plan gives to groups: shelf edges, drawers, doors. */
-export const placeLabels = memoOn(
-	[
-		'marks',
-		'fitPlans',
-		'nooks',
-		'groups',
-		'containerKinds',
-		'things',
-		'lots',
-		'zonePlans',
-		'activePlanId'
-	],
-	(home: LabelHome): readonly LabelText[] => {
-		const all = markedPlaces(home as Home);
-		return labelsOf(
-			home as Home,
-			all,
-			new Map(all.map((each) => [each.id, proposePlaceWords(each)]))
-		);
-	}
-);
+export const placeLabels = memoOn(LABEL_KEYS, (home: LabelHome): readonly LabelText[] => {
+	const all = markedPlaces(home as Home);
+	return labelsOf(
+		home as Home,
+		all,
+		new Map(all.map((each) => [each.id, proposePlaceWords(each)]))
+	);
+});

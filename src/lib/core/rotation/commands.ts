@@ -1,3 +1,4 @@
+import { takeCounted } from './counted';
 import { addLine, dropLines, forgetSaid, sayOfLine } from './list-lines';
 import { cookMeal, removeMeal, saveMeal, setMeals, unplanMeal } from './meal-commands';
 import { freeze, moveStock, openPack, putIn, thaw } from './stock-moves';
@@ -18,6 +19,7 @@ export const ROTATION_COMMANDS = {
 	removeMeal,
 	saveMeal,
 	sayOfLine,
+	takeCounted,
 	setMeals,
 	takeDown,
 	thaw,

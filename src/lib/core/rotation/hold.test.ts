@@ -11,6 +11,7 @@ import {
 	holdTarget,
 	listCost,
 	openPack,
+	rateBounds,
 	rateOf,
 	sayOfLine,
 	shoppingList,
@@ -116,8 +117,9 @@ describe('how fast things go', () => {
 		const penne = thingOf(home, 'penne');
 		const guess = rateOf(home, penne, TODAY);
 		expect(guess.basis).toBe('class');
-		expect(guess.lowPerWeek).toBeLessThan(guess.perWeek);
-		expect(guess.highPerWeek).toBeGreaterThan(guess.perWeek);
+		const [low, high] = [rateBounds(guess).low, rateBounds(guess).high];
+		expect(low).toBeLessThan(guess.perWeek);
+		expect(high).toBeGreaterThan(guess.perWeek);
 		const lotId = Object.values(home.lots)[0]!.id;
 		const many = apply(home, (draft) => {
 			for (let week = 0; week < 20; week++)
@@ -136,9 +138,8 @@ describe('how fast things go', () => {
 		expect(known.basis).toBe('logged');
 		expect(known.perWeek).toBeGreaterThan(2.5);
 		expect(known.perWeek).toBeLessThan(3.8);
-		expect(known.highPerWeek / known.lowPerWeek).toBeLessThan(
-			guess.highPerWeek / guess.lowPerWeek / 2
-		);
+		const bounds = rateBounds(known);
+		expect(bounds.high / bounds.low).toBeLessThan(high / low / 2);
 	});
 	it('errs less than the class alone on made-up households, and less the longer it looks', () => {
 		const error = (

@@ -3,7 +3,7 @@ export { effectiveDate, type EffectiveDate } from './effective-date';
 export { byFirstExpired, nextLot, picksOf, countPast, useFirst, type Pick } from './picks';
 export { takeDown, type TakeDown } from './take-down';
 export { ROTATION_COMMANDS } from './commands';
-export { believeRate, classRate, rateOf, type Rate, type RateBelief } from './rate';
+export { believeRate, classRate, rateBounds, rateOf, type Rate, type RateBelief } from './rate';
 export { inPacks, packUsesOf, perPack } from './packs';
 export {
 	closedLifeDays,
@@ -37,16 +37,8 @@ export {
 	type Outlook,
 	type TriedRule
 } from './forecast';
-export {
-	cookFrom,
-	mealStocks,
-	planWeek,
-	type MealOptions,
-	type MealSlot,
-	type MealStock,
-	type MealWeek,
-	type Missing
-} from './meals';
+export { cookFrom, mealStocks, type MealStock, type Missing } from './meals';
+export { planWeek, type MealOptions, type MealSlot, type MealWeek } from './meal-week';
 export type { Cook, MealToPlan } from './meal-commands';
 export { forbiddenIn, unknownDiets } from './diets';
 export {
@@ -62,6 +54,8 @@ export {
 	type Reading,
 	type Spell
 } from './warm';
+export { buyingAdvice, type BuyingAdvice } from './buying';
+export { countedUses, type Counted } from './counted';
 export { addLine, dropLines, forgetSaid, sayOfLine, type LineOf } from './list-lines';
 export {
 	areaOrder,

@@ -1,4 +1,4 @@
-import { daysBetween, dayOf, memoOn, usesPerWeek, type HomePart, type Thing } from '../model';
+import { daysBetween, dayOf, memoOn, USES_PER_WEEK, type HomePart, type Thing } from '../model';
 import { gammaQuantile } from './gamma';
 import { inPacks, packUsesOf } from './packs';
 
@@ -49,10 +49,8 @@ function saidShape(weeksLogged: number): number {
 }
 
 export interface Rate {
-	/** Packs a week: the middle, and bounds within which it lies four times in five. */
+	/** Packs a week. */
 	readonly perWeek: number;
-	readonly lowPerWeek: number;
-	readonly highPerWeek: number;
 	/** `logged`: what was taken down says more than the class. */
 	readonly basis: 'logged' | 'class' | 'meals';
 	/** Takings that were counted. */
@@ -60,7 +58,6 @@ export interface Rate {
 	readonly belief: RateBelief;
 }
 
-const TAIL = 0.1;
 const WEEK = 7;
 
 /** Takings of each thing, in packs, with the day the first one was logged. */
@@ -91,9 +88,12 @@ const mealUse = memoOn(['meals'], (home): ReadonlyMap<string, number> => {
 	return packs;
 });
 
-/** Packs a week that the class of a thing stands for. */
+/**
+ * Packs a week that the class of a thing stands for. Uses that were counted are not asked: they come from the same log,
+ * and would count twice.
+ */
 export const classRate = (thing: Pick<Thing, 'use' | 'packUses' | 'category'>): number =>
-	usesPerWeek(thing) / packUsesOf(thing);
+	USES_PER_WEEK[thing.use.class] / packUsesOf(thing);
 
 /**
  * Says how fast a thing goes, in packs a week: from what was taken down, from the meals it is in, or from its class,
@@ -118,10 +118,15 @@ export function rateOf(
 	const isLogged = belief.shape > 2 * said || belief.weeks > 2 * (said / prior);
 	return {
 		perWeek: belief.shape / belief.weeks,
-		lowPerWeek: gammaQuantile(TAIL, belief.shape) / belief.weeks,
-		highPerWeek: gammaQuantile(1 - TAIL, belief.shape) / belief.weeks,
 		basis: isLogged ? 'logged' : planned > 0 ? 'meals' : 'class',
 		counted: uses.length,
 		belief
 	};
 }
+
+const TAIL = 0.1;
+/** Bounds within which a rate lies four times in five, packs a week. Apart from the rate, since lists need only that. */
+export const rateBounds = ({ belief }: Pick<Rate, 'belief'>): { low: number; high: number } => ({
+	low: gammaQuantile(TAIL, belief.shape) / belief.weeks,
+	high: gammaQuantile(1 - TAIL, belief.shape) / belief.weeks
+});

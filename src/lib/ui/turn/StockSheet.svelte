@@ -139,8 +139,10 @@
 			<button
 				class="btn btn-ghost self-start"
 				onclick={() => {
+					// Closed, the sheet knows no lot any more.
+					const { id } = lot;
 					desk.close();
-					correcting().open(lot.id);
+					correcting().open(id);
 				}}>Put its record right</button
 			>
 		</div>

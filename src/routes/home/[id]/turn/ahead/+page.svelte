@@ -4,7 +4,13 @@
 	import { WEEKS_AHEAD } from '$lib/core/rotation';
 	import { dateText } from '$lib/messages/clearing';
 	import { countText, wholeText } from '$lib/messages/numbers';
-	import { expectedText, shareText, WASTE_WORDS } from '$lib/messages/turning';
+	import {
+		buyingText,
+		countedText,
+		expectedText,
+		shareText,
+		WASTE_WORDS
+	} from '$lib/messages/turning';
 	import { AheadDesk, type Expected } from '$lib/state/ahead-desk.svelte';
 	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
@@ -121,6 +127,29 @@
 					)}{:else}<li>Nothing will likely spoil.</li>{/each}
 			</ul>
 		</section>
+		{#if desk.counted.length}
+			<section aria-label="Counted uses" class="mb-4 max-w-3xl">
+				<h2>Used otherwise than you said</h2>
+				<ul>
+					{#each desk.counted.slice(0, SHOWN) as each (each.thing.id)}
+						<li class="rule-top py-2"><b>{each.thing.name}</b>: {countedText(each)}</li>
+					{/each}
+				</ul>
+				<button class="btn mt-1" onclick={() => desk.takeCounted()}
+					>Let Sort and Place go by what was counted</button
+				>
+			</section>
+		{/if}
+		{#if desk.buying.length}
+			<section aria-label="When you buy" class="mb-4 max-w-3xl">
+				<h2>When you buy</h2>
+				<ul>
+					{#each desk.buying.slice(0, SHOWN) as each (each.thing.id)}
+						<li class="rule-top py-2"><b>{each.thing.name}</b>: {buyingText(each)}.</li>
+					{/each}
+				</ul>
+			</section>
+		{/if}
 		{#if desk.thrownOut.length}
 			<section aria-label="Thrown out so far" class="mb-4 max-w-3xl">
 				<h2>Thrown out so far</h2>

@@ -1,0 +1,91 @@
+import { lotsOf, stock, usesPerWeek, type Home, type Thing } from '../model';
+import { closedLifeDays } from './hold';
+import { packUsesOf } from './packs';
+import { rateOf } from './rate';
+import { packsHeld } from './shopping';
+
+/** What the past says about buying something. */
+export type BuyingAdvice =
+	/** It was thrown out because nobody liked it, and is still to be bought. */
+	| { readonly code: 'disliked'; readonly thing: Thing; readonly times: number }
+	/** There are two of one kind that could be one: packs of the same thing are open side by side. */
+	| { readonly code: 'opened-twice'; readonly thing: Thing; readonly open: number }
+	/** Far more is held than is used within its life. */
+	| {
+			readonly code: 'bought-twice';
+			readonly thing: Thing;
+			readonly held: number;
+			readonly weeks: number;
+	  }
+	/** A pack lasts longer than it keeps: a smaller one is cheaper in the end. */
+	| {
+			readonly code: 'too-large';
+			readonly thing: Thing;
+			readonly lastsDays: number;
+			readonly keepsDays: number;
+	  }
+	/** So much of what was bought was thrown out. */
+	| { readonly code: 'wasted'; readonly thing: Thing; readonly share: number };
+
+const WEEK = 7;
+/** A year's worth is far more than a home needs of anything that is bought weekly. */
+const MUCH_WEEKS = 52;
+/** A share of what leaves that is thrown out, above which buying less is worth saying; and of how many. */
+const WASTE_SHARE = 0.3;
+const LEAST_LEFT = 3;
+
+/**
+ * Says what to buy less of, or not at all, from what was thrown out and what is held: each thing once, the clearest word
+ * first. `today` is an ISO date.
+ */
+export function buyingAdvice(home: Home, today: string): BuyingAdvice[] {
+	const used = new Map<string, number>();
+	const thrown = new Map<string, number>();
+	const disliked = new Map<string, number>();
+	const add = (map: Map<string, number>, id: string, count: number) =>
+		map.set(id, (map.get(id) ?? 0) + count);
+	for (const { kind, thingId, count, why } of Object.values(home.useEvents)) {
+		if (kind === 'use') add(used, thingId, count);
+		if (kind !== 'discard') continue;
+		add(thrown, thingId, count);
+		if (why === 'disliked') add(disliked, thingId, 1);
+	}
+	const held = packsHeld(home);
+	const isOpen = (lot: { dates: { openedOn: string | null }; states: readonly string[] }) =>
+		lot.dates.openedOn !== null || lot.states.includes('open');
+	const inStock = new Set(stock(home).map(({ thingId }) => thingId as string));
+	return Object.values(home.things)
+		.flatMap((thing): BuyingAdvice[] => {
+			const times = disliked.get(thing.id) ?? 0;
+			if (times && !thing.avoid && thing.hold) return [{ code: 'disliked', thing, times }];
+			const out = thrown.get(thing.id) ?? 0;
+			const left = out + (used.get(thing.id) ?? 0);
+			if (left >= LEAST_LEFT && out / left >= WASTE_SHARE)
+				return [{ code: 'wasted', thing, share: out / left }];
+			if (!inStock.has(thing.id)) return [];
+			const open = lotsOf(home, thing.id).filter(isOpen).length;
+			if (open > 1 && thing.category.startsWith('food.'))
+				return [{ code: 'opened-twice', thing, open }];
+			const { perWeek, basis } = rateOf(home, thing, today);
+			const keepsDays = closedLifeDays(thing);
+			const lastsDays = (packUsesOf(thing) / Math.max(usesPerWeek(thing), 1e-6)) * WEEK;
+			if (keepsDays !== null && basis === 'logged' && WEEK / perWeek > 1.5 * keepsDays)
+				return [{ code: 'too-large', thing, lastsDays: Math.round(WEEK / perWeek), keepsDays }];
+			const packs = held.get(thing.id) ?? 0;
+			const weeks = packs / perWeek;
+			if (thing.category.startsWith('food.') && packs >= 3 && weeks > MUCH_WEEKS && lastsDays < 365)
+				return [{ code: 'bought-twice', thing, held: packs, weeks: Math.round(weeks) }];
+			return [];
+		})
+		.sort(
+			(a, b) => ORDER[a.code] - ORDER[b.code] || a.thing.name.localeCompare(b.thing.name, 'en')
+		);
+}
+
+const ORDER: Readonly<Record<BuyingAdvice['code'], number>> = {
+	disliked: 0,
+	wasted: 1,
+	'too-large': 2,
+	'opened-twice': 3,
+	'bought-twice': 4
+};
