@@ -80,11 +80,15 @@ export class AheadDesk {
 			.filter(({ thing, outlook }) => thing.hold && outlook.outBeforeShop >= 0.2)
 			.sort((a, b) => b.outlook.outBeforeShop - a.outlook.outBeforeShop)
 	);
-	/** Rules that cost more than the best number of packs would, the dearest first. */
+	/**
+	 * Rules that cost more than the best number of packs would, the dearest first; of things whose rate is more than a
+	 * guess.
+	 */
 	better = $derived.by(() =>
 		this.#all
 			.filter(({ thing, outlook }) => {
-				const { best, now } = outlook;
+				const { best, now, basis } = outlook;
+				if (basis === 'class') return false;
 				const stands = thing.hold?.rule === 'packs' && thing.hold.amount === best?.level;
 				return best && now && !stands && now.costMinor - best.costMinor >= LEAST_GAIN;
 			})

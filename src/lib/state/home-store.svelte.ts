@@ -1,6 +1,6 @@
 import { command, type ArgsOf, type Command, type CommandName } from '../core/commands';
 import type { StoreNotice, Trouble } from '../core/commands/notices';
-import { touchedBy } from '../core/commands/take-back';
+import { touchedBy } from '../core/commands/touched-by';
 import {
 	advance,
 	holds,

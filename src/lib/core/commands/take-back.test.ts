@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { NOW, withLines, bareKitchen } from '../fixtures/tiny-home';
 import { command, type Command } from '.';
 import { advance, type Entry, type Timeline } from './timeline';
-import { takeBack, touchedBy } from './take-back';
+import { takeBack } from './take-back';
+import { touchedBy } from './touched-by';
 
 const start: Timeline = {
 	home: withLines(bareKitchen(), ['6 penne', '4 milk', '3 eggs']),

@@ -1,14 +1,11 @@
 import {
-	changedRecords,
 	fingerprint,
 	headOf,
-	replay,
 	type ChangedRecord,
 	type Edit,
 	type Home,
 	type Plain
 } from '../model';
-import type { Timeline } from './timeline';
 
 /** A record as it was before a step and as the step left it; null: it was not there. */
 export interface Touched extends ChangedRecord {
@@ -23,29 +20,10 @@ const isSame = (a: Plain, b: Plain): boolean =>
 const isFields = (value: Plain): value is Fields =>
 	typeof value === 'object' && value !== null && !Array.isArray(value);
 
-function recordAt(home: Home, { collection, id }: ChangedRecord): Plain {
+/** A record as plain data; null: it is not there. */
+export function recordAt(home: Home, { collection, id }: ChangedRecord): Plain {
 	const found = collection === 'head' ? headOf(home) : home[collection][id];
 	return found === undefined ? null : (JSON.parse(JSON.stringify(found)) as Plain);
-}
-
-/**
- * Says what a step that is in force did, record by record, though more was done since. Null when it is not in force, or
- * too far back.
- */
-export function touchedBy({ home, history, cursor }: Timeline, stepId: string): Touched[] | null {
-	const step = history.find(({ id }) => id === stepId);
-	if (!step || step.seq > cursor) return null;
-	const later = history
-		.filter(({ seq }) => seq > step.seq && seq <= cursor)
-		.sort((a, b) => b.seq - a.seq);
-	if (later.length !== cursor - step.seq) return null;
-	const after = later.reduce((now, { inverse }) => replay(now, inverse), home);
-	const before = replay(after, step.inverse);
-	return changedRecords(step.patches).map((record) => ({
-		...record,
-		before: recordAt(before, record),
-		after: recordAt(after, record)
-	}));
 }
 
 const KEPT_DIGITS = 1000;

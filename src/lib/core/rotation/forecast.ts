@@ -10,7 +10,7 @@ import { effectiveDate } from './effective-date';
 import { closedLifeDays, holdTarget, lifeCeiling } from './hold';
 import { lifeOf } from './life';
 import { inPacks, packUsesOf } from './packs';
-import { rateOf } from './rate';
+import { rateOf, type Rate } from './rate';
 
 const WEEK = 7;
 export const FORECAST: Omit<ForecastOptions, 'firstShop' | 'everyDays'> = {
@@ -47,6 +47,8 @@ export interface Outlook extends ThingForecast {
 	readonly best: TriedRule | null;
 	/** The rule in force; null: none. */
 	readonly now: TriedRule | null;
+	/** Where its rate comes from: advice on a guess is none. */
+	readonly basis: Rate['basis'];
 	/** Whether a price of its own is known. */
 	readonly isPriced: boolean;
 }
@@ -91,7 +93,7 @@ export function outlookOf(home: Home, thing: Thing, today: string): Outlook {
 		everyDays: home.settings.shop.everyDays
 	};
 	const found = forecastThing(input, options);
-	const { perWeek } = rateOf(home, thing, today);
+	const { perWeek, basis } = rateOf(home, thing, today);
 	const most = Math.min(MOST_LEVEL, lifeCeiling(thing, perWeek) ?? MOST_LEVEL);
 	const levels = levelsToTry(most);
 	if (input.level !== null) levels.push(input.level);
@@ -115,6 +117,7 @@ export function outlookOf(home: Home, thing: Thing, today: string): Outlook {
 		wasteMinor: Math.round(found.wastePacks * input.price),
 		best,
 		now: thing.hold ? (tried.find(({ level }) => level === input.level) ?? null) : null,
+		basis,
 		isPriced: thing.priceMinor !== null
 	};
 }

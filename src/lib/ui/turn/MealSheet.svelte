@@ -21,7 +21,7 @@
 	{@const meal = desk.draft}
 	<h2 class="pr-20">{desk.home.meals[meal.id] ? meal.name : 'A new meal'}</h2>
 	{#if desk.wrong}<p role="alert" class="text-error my-1">{desk.wrong}</p>{/if}
-	<div class="mt-2 flex flex-col gap-2">
+	<div class="clear-both mt-2 flex flex-col gap-2">
 		<label
 			><span class="soft">Name</span>
 			<input

@@ -79,6 +79,15 @@
 >
 
 <style>
+	.fields :global(select),
+	.fields :global(input) {
+		width: 100%;
+		min-width: 0;
+		text-overflow: ellipsis;
+	}
+	.fields label {
+		min-width: 0;
+	}
 	.fields {
 		display: grid;
 		grid-template-columns: 1fr 1fr;

@@ -190,7 +190,10 @@
 			<p class="mt-2">
 				Best to hold: <b class="measure">{outlook.best.level}</b>{outlook.now
 					? `, now ${outlook.now.level}`
-					: ''}.{#if !outlook.isPriced}{' '}No price is known; a pack counts as {money(200)}.{/if}
+					: ''}.{#if !outlook.isPriced}{' '}No price is known; a pack counts as {money(
+						200
+					)}.{/if}{#if outlook.basis === 'class'}{' '}This stands on a guess of how often it is
+					used: take it down here for a few weeks, and it gets better.{/if}
 			</p>
 			<button class="btn btn-primary mt-2" onclick={() => desk.chosen && desk.take(desk.chosen)}
 				>Hold {outlook.best.level}</button

@@ -40,7 +40,7 @@
 
 <Bench panel={desk.inTrolley.length ? panel : undefined} panelLabel="Put away">
 	<TurnHead>
-		<button class="btn" onclick={() => window.print()}><Printer size={18} />Print</button>
+		<button class="btn wide-only" onclick={() => window.print()}><Printer size={18} />Print</button>
 		<button
 			class="btn"
 			onclick={() => saveFile(fileName(`${home.name} shopping`, 'csv'), desk.csv(), 'text/csv')}
@@ -203,6 +203,11 @@
 		flex-wrap: wrap;
 		align-items: end;
 		gap: 0.4rem;
+	}
+	@media (max-width: 640px) {
+		.wide-only {
+			display: none;
+		}
 	}
 	.wrong {
 		margin-bottom: 0.5rem;
