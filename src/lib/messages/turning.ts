@@ -6,6 +6,7 @@ import type {
 	Missing,
 	Outlook,
 	Rate,
+	RunsOut,
 	ShoppingLine,
 	ShoppingReason,
 	TodayCode,
@@ -38,8 +39,7 @@ export const TODAY_HEADS: Readonly<Record<TodayCode, string>> = {
 	past: 'Past best before',
 	due: 'Use first',
 	leftover: 'Leftovers',
-	thaw: 'Take out to thaw',
-	'runs-out': 'Gone before the next shop'
+	thaw: 'Take out to thaw'
 };
 
 export const WASTE_WORDS: Readonly<Record<WasteReason, string>> = {
@@ -75,12 +75,12 @@ export function todayText(item: TodayItem): string {
 			return item.mayFreeze ? 'Eat or freeze' : 'Eat it next';
 		case 'thaw':
 			return `For ${item.meal}. On a tray at the bottom of the fridge, a day for 2 kg`;
-		case 'runs-out':
-			return item.inDays <= 0
-				? 'None left'
-				: `Lasts about ${daysText(item.inDays).replace('in ', '')}`;
 	}
 }
+
+/** Says how long something lasts. */
+export const lastsText = ({ inDays }: RunsOut): string =>
+	inDays <= 0 ? 'None left' : `Lasts about ${daysText(inDays).replace('in ', '')}`;
 
 const UNIT: Readonly<Record<Lot['unit'], readonly [string, string]>> = {
 	pack: ['', ''],

@@ -25,7 +25,14 @@ export {
 	type OfLot,
 	type PutIn
 } from './stock-moves';
-export { todayOf, type Today, type TodayCode, type TodayItem } from './today';
+export {
+	runsOut,
+	todayOf,
+	type RunsOut,
+	type Today,
+	type TodayCode,
+	type TodayItem
+} from './today';
 export { freezeInto, freezerPlaces, isFreezer, isFridge, thawPlaces } from './places';
 export {
 	FORECAST,

@@ -16,14 +16,13 @@ export type TodayItem =
 	/** Cooked at home and waiting in the fridge. */
 	| { readonly code: 'leftover'; readonly pick: Pick; readonly mayFreeze: boolean }
 	/** A meal of tomorrow wants it thawed. */
-	| { readonly code: 'thaw'; readonly pick: Pick; readonly meal: string; readonly on: string }
-	/** It will be gone before the next shop. */
-	| {
-			readonly code: 'runs-out';
-			readonly thing: Thing;
-			readonly held: number;
-			readonly inDays: number;
-	  };
+	| { readonly code: 'thaw'; readonly pick: Pick; readonly meal: string; readonly on: string };
+/** Something that will be gone before the next shop. */
+export interface RunsOut {
+	readonly thing: Thing;
+	readonly held: number;
+	readonly inDays: number;
+}
 export type TodayCode = TodayItem['code'];
 
 const isFrozenNow = ({ lot }: Pick) => lot.dates.frozenOn !== null && lot.dates.thawedOn === null;
@@ -40,12 +39,15 @@ const mustGo = ({ lot, date }: Pick) =>
 /** Frozen lots that meals of today and tomorrow ask for and nothing fresh covers, nearest date first. */
 function toThaw(
 	home: HomePart<'plannedMeals' | 'meals'>,
-	picks: readonly Pick[],
+	picksNow: () => readonly Pick[],
 	today: string
 ): TodayItem[] {
 	const soon = Object.values(home.plannedMeals)
 		.filter(({ on, cookedOn }) => !cookedOn && on >= today && on <= addDays(today, 1))
 		.sort((a: PlannedMeal, b: PlannedMeal) => a.on.localeCompare(b.on) || (a.id < b.id ? -1 : 1));
+	// All stock in order is only looked through when a meal asks for it.
+	if (!soon.length) return [];
+	const picks = picksNow();
 	const seen = new Set<string>();
 	return soon.flatMap(({ mealId, on }) => {
 		const meal = mealId ? home.meals[mealId] : undefined;
@@ -60,30 +62,28 @@ function toThaw(
 }
 
 const WEEK = 7;
-/** Things with a rule that will be gone before the next shop at their rate, the first on top. */
-function running(
-	home: HomePart<'things' | 'lots' | 'useEvents' | 'meals' | 'settings'>,
-	today: string
-): TodayItem[] {
-	const held = packsHeld(home);
-	return Object.values(home.things)
-		.flatMap((thing) => {
-			if (!thing.hold || thing.avoid) return [];
-			const packs = held.get(thing.id) ?? 0;
-			const inDays = Math.floor((packs / rateOf(home, thing, today).perWeek) * WEEK);
-			return inDays < home.settings.shop.everyDays
-				? [{ code: 'runs-out' as const, thing, held: packs, inDays }]
-				: [];
-		})
-		.sort((a, b) => a.inDays - b.inDays || a.thing.name.localeCompare(b.thing.name, 'en'));
-}
+/** Lists things with a rule that will be gone before the next shop at their rate, the first on top. */
+export const runsOut = memoOn(
+	['things', 'lots', 'useEvents', 'meals', 'settings'],
+	(home, today: string): readonly RunsOut[] => {
+		const held = packsHeld(home);
+		return Object.values(home.things)
+			.flatMap((thing): RunsOut[] => {
+				if (!thing.hold || thing.avoid) return [];
+				const packs = held.get(thing.id) ?? 0;
+				const inDays = Math.floor((packs / rateOf(home, thing, today).perWeek) * WEEK);
+				return inDays < home.settings.shop.everyDays ? [{ thing, held: packs, inDays }] : [];
+			})
+			.sort((a, b) => a.inDays - b.inDays || a.thing.name.localeCompare(b.thing.name, 'en'));
+	}
+);
 
 /** What wants doing, by what it is about; each list has the most pressing on top. */
 export type Today = Readonly<Record<TodayCode, readonly TodayItem[]>>;
 
 /** Gathers what wants doing today; `days` is how far ahead a date counts as due. */
 export const todayOf = memoOn(
-	['lots', 'things', 'decisions', 'plannedMeals', 'meals', 'useEvents', 'settings'],
+	['lots', 'things', 'decisions', 'plannedMeals', 'meals'],
 	(home, today: string, days: number): Today => {
 		const gone: TodayItem[] = [];
 		const past: TodayItem[] = [];
@@ -101,8 +101,7 @@ export const todayOf = memoOn(
 			past,
 			due,
 			leftover,
-			thaw: toThaw(home, picksOf(home, today), today),
-			'runs-out': running(home, today)
+			thaw: toThaw(home, () => picksOf(home, today), today)
 		};
 	}
 );

@@ -1,12 +1,19 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import Snowflake from '@lucide/svelte/icons/snowflake';
-	import { rateOf, shoppingList, type TodayCode, type TodayItem } from '$lib/core/rotation';
+	import {
+		rateOf,
+		runsOut,
+		shoppingList,
+		type TodayCode,
+		type TodayItem
+	} from '$lib/core/rotation';
 	import { resetsDue } from '$lib/core/upkeep';
-	import { amountText, rateText, TODAY_HEADS, todayText } from '$lib/messages/turning';
+	import { amountText, lastsText, rateText, TODAY_HEADS, todayText } from '$lib/messages/turning';
 	import { countText } from '$lib/messages/numbers';
 	import { now, today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
+	import { Later } from '$lib/state/later.svelte';
 	import { newId } from '$lib/state/ids';
 	import { ColdDesk } from '$lib/state/cold-desk.svelte';
 	import { standInThermometer } from '$lib/data/devices';
@@ -59,7 +66,15 @@
 	/** What is past its best hurts nobody today: a few of it, unless all are asked for. */
 	const FEW = 5;
 	let allPast = $state(false);
-	const onList = $derived(new Set(shoppingList(home, today()).map(({ thingId }) => thingId)));
+	/** What runs out says nothing that a taking waits for. */
+	const slow = new Later(
+		() => home,
+		(home) => ({
+			runs: runsOut(home, today()),
+			onList: new Set(shoppingList(home, today()).map(({ thingId }) => thingId))
+		})
+	);
+	$effect(() => () => slow.leave());
 	const hasStock = $derived(Object.keys(home.lots).length > 0);
 </script>
 
@@ -139,7 +154,7 @@
 {/snippet}
 
 {#snippet panel()}
-	<h2>{TODAY_HEADS['runs-out']}</h2>
+	<h2>Gone before the next shop</h2>
 	<p class="soft mb-1 text-sm">
 		Of what you keep in stock, at the rate it goes. You shop every {countText(
 			home.settings.shop.everyDays,
@@ -147,27 +162,25 @@
 		)}.
 	</p>
 	<ul>
-		{#each desk.now['runs-out'].slice(0, 20) as item (item.code === 'runs-out' && item.thing.id)}
-			{#if item.code === 'runs-out'}
-				<li
-					class="rule-top flex items-center gap-2 py-1.5"
-					title={rateText(rateOf(home, item.thing, today()))}
+		{#each slow.value?.runs.slice(0, 20) ?? [] as item (item.thing.id)}
+			<li
+				class="rule-top flex items-center gap-2 py-1.5"
+				title={rateText(rateOf(home, item.thing, today()))}
+			>
+				<span class="min-w-0 grow"
+					><b>{item.thing.name}</b>
+					<span class="soft block text-sm"
+						>{lastsText(item)}{item.held > 0
+							? ` · have ${amountText(item.held, 'pack')}`
+							: ''}</span
+					></span
 				>
-					<span class="min-w-0 grow"
-						><b>{item.thing.name}</b>
-						<span class="soft block text-sm"
-							>{todayText(item)}{item.held > 0
-								? ` · have ${amountText(item.held, 'pack')}`
-								: ''}</span
-						></span
-					>
-					{#if !onList.has(item.thing.id)}<button
-							class="btn"
-							aria-label="Put {item.thing.name} on the list"
-							onclick={() => desk.list(item.thing)}>List</button
-						>{/if}
-				</li>
-			{/if}
+				{#if !slow.value?.onList.has(item.thing.id)}<button
+						class="btn"
+						aria-label="Put {item.thing.name} on the list"
+						onclick={() => desk.list(item.thing)}>List</button
+					>{/if}
+			</li>
 		{:else}
 			<li>Nothing runs out before the next shop.</li>
 		{/each}
