@@ -17,8 +17,12 @@
 
 <svelte:window onbeforeunload={guardLeaving} />
 {@render children()}
+<!-- Spread out: each notice takes back its own act, so each has to be in reach. -->
 <Toaster
 	position="bottom-center"
+	expand
+	visibleToasts={2}
+	duration={8000}
 	offset={{ bottom: '1.25rem' }}
 	mobileOffset={{ bottom: '4.75rem' }}
 	theme={theme.current === 'cellar' ? 'dark' : 'light'}

@@ -150,9 +150,9 @@ export class TurnDesk {
 		]);
 	}
 	open(lot: Lot): void {
-		this.#do(`1 ${this.home.things[lot.thingId]!.name} opened`, [
-			command('openPack', this.#of(lot, 1))
-		]);
+		// What is weighed or counted by meals is one pack, and opened whole.
+		const count = lot.unit === 'pack' ? 1 : lot.count;
+		this.#do(`${this.#amount(lot, count)} opened`, [command('openPack', this.#of(lot, count))]);
 	}
 	freeze(lot: Lot, count: number): void {
 		const thing = this.home.things[lot.thingId]!;

@@ -5,6 +5,7 @@ import { apply, bareKitchen, NOW, withLines } from '../fixtures/tiny-home';
 import type { Home } from '../model';
 import { effectiveDate } from './effective-date';
 import { freezerPlaces, thawPlaces } from './places';
+import { putIn } from './stock-moves';
 import {
 	afterOutage,
 	coldKinds,
@@ -54,8 +55,10 @@ const kitchen = withLines(bareKitchen(), [
 ]);
 const fridge = thawPlaces(kitchen)[0]!;
 const home = apply(kitchen, (draft) => {
-	for (const lot of Object.values(draft.lots))
+	for (const lot of Object.values(draft.lots)) {
 		lot.nookId = lot.dates.frozenOn ? freezerPlaces(draft as Home)[0]!.id : fridge.id;
+		if (lot.dates.frozenOn) lot.dates.frozenOn = '2026-02-01';
+	}
 });
 const lotOf = (now: Home, name: string) =>
 	Object.values(now.lots).find(({ thingId }) => now.things[thingId]!.name.startsWith(name))!;
@@ -92,6 +95,18 @@ describe('after a power cut', () => {
 		expect(Object.keys(twice.warmSpells)).toHaveLength(1);
 		expect(lotOf(twice, 'chicken').lostDays).toBe(lotOf(noted, 'chicken').lostDays);
 		expect(coldKinds(home, fridge.cabinetId)).toEqual(['fridge', 'freezer']);
+	});
+	it('does not touch what came in later', () => {
+		const { thingId, nookId } = lotOf(home, 'chicken');
+		const later = apply(
+			home,
+			putIn({ thingId, nookId, count: 2, states: ['open'], lotId: 'new', eventId: 'e', now: NOW }),
+			recordWarm(fridge.cabinetId, 'fridge', [spell], 'w', NOW)
+		);
+		expect(later.lots['new']!.lostDays).toBe(0);
+		expect(lotOf(later, 'chicken').lostDays).toBeGreaterThan(0);
+		const after = afterOutage(later, fridge.cabinetId, 'fridge', spell, NOW);
+		expect(after.some(({ lot }) => lot.id === 'new')).toBe(false);
 	});
 	it('never makes a date later', () => {
 		fc.assert(

@@ -1,6 +1,7 @@
 import {
 	CabinetId,
 	categoryOf,
+	dayOf,
 	lotsIn,
 	WarmSpellId,
 	type Edit,
@@ -78,10 +79,22 @@ export const coldKinds = (home: Pick<Home, 'nooks'>, cabinetId: string): ColdKin
 };
 const isOf = (nook: Nook, kind: ColdKind) => (kind === 'fridge' ? isFridge(nook) : isFreezer(nook));
 
-const lotsInCold = (home: Home, cabinetId: string, kind: ColdKind): Lot[] =>
+/** Whether a lot was there at the time: what came in, was made or was frozen since was not. */
+function wasThere(home: Pick<Home, 'useEvents'>, lot: Lot, { from, to }: Spell): boolean {
+	const came = Object.values(home.useEvents)
+		.filter(({ kind, lotId }) => kind === 'add' && lotId === lot.id)
+		.map(({ at }) => at)
+		.sort()[0];
+	if (came !== undefined && to !== null && came >= to) return false;
+	const { madeOn, frozenOn, thawedOn } = lot.dates;
+	return ![madeOn, thawedOn ?? frozenOn].some((on) => on !== null && on > dayOf(to ?? from));
+}
+
+const lotsInCold = (home: Home, cabinetId: string, kind: ColdKind, spell: Spell): Lot[] =>
 	Object.values(home.nooks)
 		.filter((nook) => nook.cabinetId === cabinetId && isOf(nook, kind))
-		.flatMap(({ id }) => lotsIn(home, id));
+		.flatMap(({ id }) => lotsIn(home, id))
+		.filter((lot) => wasThere(home, lot, spell));
 
 /** What becomes of something after a warm spell. */
 export type OutageVerdict = 'discard' | 'use-now' | 'good';
@@ -123,7 +136,7 @@ export function afterOutage(
 ): AfterOutage[] {
 	const isDanger = dangerHours(spell, now) >= DANGER_HOURS;
 	const thawed = kind === 'freezer' && spell.peakC > -5;
-	return lotsInCold(home, cabinetId, kind).flatMap((lot): AfterOutage[] => {
+	return lotsInCold(home, cabinetId, kind, spell).flatMap((lot): AfterOutage[] => {
 		const thing = home.things[lot.thingId];
 		if (!thing) return [];
 		const spoils =
@@ -168,7 +181,7 @@ export function recordWarm(
 				...spell,
 				to: spell.to ?? now
 			};
-			for (const { id: lotId } of lotsInCold(draft as Home, cabinetId, kind)) {
+			for (const { id: lotId } of lotsInCold(draft as Home, cabinetId, kind, spell)) {
 				const lot = draft.lots[lotId]!;
 				lot.lostDays = Math.round((lot.lostDays + lost) * 100) / 100;
 			}
