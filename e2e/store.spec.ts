@@ -240,7 +240,9 @@ for (let part = 0; part < PARTS; part++)
 			await expect(page.getByText('None yet.')).toBeVisible();
 		}
 		expect(refused + mended + taken).toBe(60 / PARTS);
-		expect(refused + mended).toBeGreaterThan(3);
+		// Cut files, and such of no layout, are in the first part.
+		if (part === 0) expect(refused).toBeGreaterThan(2);
+		expect(mended).toBeGreaterThan(5);
 	});
 
 test('an address where nothing is has a title and a way back', async ({ page }) => {

@@ -165,7 +165,7 @@ test('a power cut: the thermometers are read, what is not safe is thrown out and
 }) => {
 	await openDemo(page, 'Turn');
 	const cold = page.getByRole('region', { name: 'Fridge and freezer' });
-	await cold.getByRole('button', { name: 'Read the thermometers' }).click();
+	await cold.getByRole('button', { name: 'Read the stand-in thermometers' }).click();
 	await expect(cold).toContainText('too warm for about');
 	await cold.getByRole('button', { name: 'Throw out what is not safe' }).first().click();
 	const toast = done(page, /lots? from .* thrown out/);
@@ -174,6 +174,6 @@ test('a power cut: the thermometers are read, what is not safe is thrown out and
 	await saved(page);
 	// A thermometer that says nothing is named, and nothing is noted.
 	await page.route('**/stand-ins/thermometer*', (route) => route.abort());
-	await cold.getByRole('button', { name: 'Read the thermometers' }).click();
+	await cold.getByRole('button', { name: 'Read the stand-in thermometers' }).click();
 	await expect(cold.getByRole('alert').first()).toContainText('cannot be reached');
 });

@@ -62,12 +62,15 @@ export const FREEZE_WORDS: Readonly<Record<FreezeIssue, string>> = {
 export function todayText(item: TodayItem): string {
 	switch (item.code) {
 		case 'must-go':
-			return 'Do not eat it, however it smells';
+			return item.pick.thing.hazards.includes('medicine')
+				? 'Do not take it: back to a pharmacy'
+				: 'Do not eat it, however it smells';
 		case 'past':
 			return item.pick.date?.basis === 'frozen' ? 'Safe while frozen, but past its best' : '';
 		case 'due': {
-			const { daysLeft } = item.pick;
+			const { daysLeft, thing } = item.pick;
 			if (daysLeft === null) return 'you said: use first';
+			if (!thing.category.startsWith('food.')) return '';
 			if (daysLeft <= 1) return item.mayFreeze ? 'Use it today, or freeze it' : 'Use it today';
 			return daysLeft <= 4 ? 'Plan a meal around it' : '';
 		}
@@ -87,6 +90,13 @@ const UNIT: Readonly<Record<Lot['unit'], readonly [string, string]>> = {
 	g: [' g', ' g'],
 	piece: [' piece', ' pieces'],
 	meal: [' meal', ' meals']
+};
+/** What stock is counted in, where it is chosen. */
+export const UNIT_NAMES: Readonly<Record<Lot['unit'], string>> = {
+	pack: 'packs',
+	g: 'grams',
+	piece: 'pieces',
+	meal: 'meals'
 };
 /** Writes an amount in its unit. @example amountText(250, 'g') // '250 g' */
 export const amountText = (count: number, unit: Lot['unit']): string =>

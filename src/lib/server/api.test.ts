@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { buildThread } from '../../../scripts/build-thread.mjs';
 import { generateHome } from '../core/fixtures/generate-home';
 import { tinyHome } from '../core/fixtures/tiny-home';
+import { handleForecast } from '../workers/forecast.protocol';
 import { handlePlace } from '../workers/place.protocol';
 import { answer, type ApiDeps } from './api';
 import type { ComputationName } from './compute-limits';
@@ -57,6 +58,16 @@ describe('POST /api/v1', () => {
 		expect(await response.json()).toEqual(
 			expected.ok && JSON.parse(JSON.stringify(expected.result))
 		);
+	});
+	it('foretells as the worker does', async () => {
+		const body = { home: tinyHome(), options: { today: '2026-03-02' } };
+		const response = await ask(body, 'forecast');
+		expect(response.status).toBe(200);
+		const expected = handleForecast(body);
+		expect(await response.json()).toEqual(
+			expected.ok && JSON.parse(JSON.stringify(expected.result))
+		);
+		expect((await ask({ home: tinyHome(), options: {} }, 'forecast')).status).toBe(400);
 	});
 	it('refuses with 400 and the issues', async () => {
 		const bad = await answer(post('{"home":'), 'place', deps);

@@ -5,6 +5,7 @@ import {
 	afterOutage,
 	coldKinds,
 	hoursOf,
+	notedSpell,
 	spellsOf,
 	type AfterOutage,
 	type ColdKind,
@@ -44,7 +45,7 @@ const DAYS_BACK = 14;
 /** The fridges and freezers of a home and what their thermometers say. */
 export class ColdDesk {
 	readonly #deps: ColdDeps;
-	#warm = $state.raw<readonly WarmPlace[]>([]);
+	#found = $state.raw<readonly { readonly place: ColdPlace; readonly spell: Spell }[]>([]);
 	#readAt = $state.raw<string | null>(null);
 	#isReading = $state(false);
 	/** Thermometers that gave nothing, and what to do then. */
@@ -68,18 +69,27 @@ export class ColdDesk {
 	get readAt(): string | null {
 		return this.#readAt;
 	}
-	get warm(): readonly WarmPlace[] {
-		return this.#warm;
-	}
+	/** What was too warm of late, with what of it is still in the house. */
+	warm = $derived.by((): readonly WarmPlace[] => {
+		const now = this.#readAt;
+		if (now === null) return [];
+		return this.#found.map(({ place, spell }) => ({
+			...place,
+			spell,
+			hours: hoursOf(spell, now),
+			after: afterOutage(this.home, place.cabinetId, place.kind, spell, now)
+		}));
+	});
 
 	/** Reads all thermometers, and notes what was too warm and is not noted yet. */
 	async read(): Promise<void> {
 		if (this.#isReading) return;
 		this.#isReading = true;
+		const { places } = this;
 		const now = this.#deps.now();
 		const since = new Date(Date.parse(now) - DAYS_BACK * DAY_MS).toISOString();
 		const read = await Promise.all(
-			this.places.map(async (place) => ({
+			places.map(async (place) => ({
 				place,
 				result: await this.#deps.thermometer(place.name, place.kind).readSince(since)
 			}))
@@ -88,30 +98,22 @@ export class ColdDesk {
 		this.silent = [
 			...new Set(read.flatMap(({ result }) => (result.ok ? [] : deviceIssueText(result.issue))))
 		];
-		const noted = new Set(
-			Object.values(this.home.warmSpells).map(({ cabinetId, from }) => `${cabinetId}/${from}`)
+		const spells = read.flatMap(({ place, result }) =>
+			result.ok ? spellsOf(result.readings, place.kind).map((spell) => ({ place, spell })) : []
 		);
-		const news = read.flatMap(({ place, result }) => {
-			const spells = result.ok ? spellsOf(result.readings, place.kind) : [];
-			const fresh = spells.filter(
-				({ from, to }) => to === null || !noted.has(`${place.cabinetId}/${from}`)
-			);
-			return fresh.length ? [{ place, spells: fresh }] : [];
+		// The last of each place is what one has to act upon.
+		this.#found = places.flatMap(
+			(place) => spells.filter((each) => each.place === place).at(-1) ?? []
+		);
+		const news = spells.filter(({ place, spell }) => {
+			const noted = notedSpell(this.home, place.cabinetId, place.kind, spell.from);
+			return !noted || noted.to === null || noted.to < (spell.to ?? now);
 		});
-		// What lies in it now was judged before its life was shortened.
-		this.#warm = news.flatMap(({ place, spells }) =>
-			spells.slice(-1).map((spell) => ({
-				...place,
-				spell,
-				hours: hoursOf(spell, now),
-				after: afterOutage(this.home, place.cabinetId, place.kind, spell, now)
-			}))
-		);
 		if (news.length) {
 			this.#deps.store().runAll(
-				`note ${countText(news.length, 'warm place')}`,
-				news.map(({ place, spells }) =>
-					command('recordWarm', place.cabinetId, place.kind, spells, this.#deps.newId(), now)
+				`note ${countText(news.length, 'warm spell')}`,
+				news.map(({ place, spell }) =>
+					command('recordWarm', place.cabinetId, place.kind, spell, this.#deps.newId(), now)
 				)
 			);
 			this.#deps.said('The warm spell is noted: what lay there keeps less long.');
@@ -122,9 +124,7 @@ export class ColdDesk {
 
 	/** Throws out what is no longer safe after a warm spell, as one step. */
 	throwOut({ after, name }: WarmPlace): void {
-		const lots = after.filter(
-			({ lot, verdict }) => verdict === 'discard' && (this.home.lots[lot.id]?.count ?? 0) > 0
-		);
+		const lots = after.filter(({ verdict }) => verdict === 'discard');
 		if (!lots.length) return;
 		const now = this.#deps.now();
 		this.#deps.store().runAll(

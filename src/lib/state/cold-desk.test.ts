@@ -42,7 +42,33 @@ describe('thermometers', () => {
 		cold.throwOut(cold.warm[0]!);
 		await cold.read();
 		expect(store.labels).toHaveLength(steps);
-		expect(cold.warm).toEqual([]);
+		// Read again it is said again, with what is left.
+		expect(cold.warm[0]!.after.map(({ thing }) => thing.name)).toEqual(['jam']);
+	});
+	it('tell the fridge and the freezer of one cabinet apart, though the current went at the same time', async () => {
+		const thawing: ThermometerResult = {
+			ok: true,
+			readings: [-19, -9, -5, -6, -18].map((c, h) => ({ at: hour(h), c }))
+		};
+		const { store, cold } = desk((kind) => (kind === 'fridge' ? warm : thawing));
+		await cold.read();
+		expect(
+			Object.values(store.home.warmSpells)
+				.map(({ kind }) => kind)
+				.sort()
+		).toEqual(['freezer', 'fridge']);
+		const lost = Object.values(store.home.lots).map(({ lostDays }) => lostDays);
+		expect(lost.every((days) => days > 0)).toBe(true);
+	});
+	it('go on with a spell that was not over yet, and take only what it took since', async () => {
+		let readings = [4, 9, 12].map((c, h) => ({ at: hour(h), c }));
+		const { store, cold } = desk((kind) => (kind === 'fridge' ? { ok: true, readings } : fine));
+		await cold.read();
+		const first = Object.values(store.home.lots)[0]!.lostDays;
+		readings = [...readings, { at: hour(9), c: 4 }];
+		await cold.read();
+		expect(Object.values(store.home.warmSpells)).toMatchObject([{ to: hour(9) }]);
+		expect(Object.values(store.home.lots)[0]!.lostDays).toBeGreaterThanOrEqual(first);
 	});
 	it('say when one is silent, and note nothing', async () => {
 		const { store, cold } = desk(() => ({

@@ -1,22 +1,15 @@
-import { knownThing, parseDay, parseIntake } from '../core/clearing';
+import { knownThing, parseIntake } from '../core/clearing';
 import { command, type Command } from '../core/commands';
 import { toCsv } from '../core/interchange/reports';
-import type { Home, HomeHead, Settings } from '../core/model';
-import {
-	areaOrder,
-	homeOf,
-	isFreezer,
-	listCost,
-	printedKind,
-	shoppingList,
-	type ShoppingLine
-} from '../core/rotation';
+import type { Home, Settings } from '../core/model';
+import { areaOrder, homeOf, listCost, shoppingList, type ShoppingLine } from '../core/rotation';
 import { nooksInOrder } from '../core/survey';
 import { matchColumns, readTable, type Field } from '../core/tables';
 import { intakeIssueText } from '../messages/clearing';
 import { tableText } from '../messages/fitting';
 import { countText } from '../messages/numbers';
 import type { HomeStore } from './home-store.svelte';
+import { printedDate } from './printed-date';
 
 export interface ListDeskDeps {
 	readonly store: () => HomeStore;
@@ -75,7 +68,7 @@ export class ListDesk {
 
 	#do(words: string, commands: readonly Command[], isSaid = true): void {
 		if (!commands.length) return;
-		this.wrong = '';
+		[this.wrong, this.putWrong] = ['', ''];
 		this.#deps.store().runAll(words, commands);
 		if (isSaid) this.#deps.said(`${words[0]!.toUpperCase()}${words.slice(1)}.`);
 	}
@@ -120,7 +113,7 @@ export class ListDesk {
 	setBought(line: ShoppingLine, change: { readonly count?: number; readonly paidMinor?: number }) {
 		const isWrong = Object.values(change).some((value) => !(value >= 0) || value > 1e7);
 		if (isWrong) {
-			this.wrong = `That is not a number for ${line.name}. Write a number from 0 up.`;
+			this.putWrong = `That is not a number for ${line.name}. Write a number from 0 up.`;
 			return;
 		}
 		this.#do(`${line.name} in the trolley`, [this.#say(line, change)], false);
@@ -182,19 +175,16 @@ export class ListDesk {
 		this.#written = { ...this.#written, [line.key]: { ...this.#written[line.key], ...change } };
 	}
 	#putOne({ line, date, nookId }: PutAwayLine): Command | string {
-		const { dateOrder } = this.home;
-		const order: NonNullable<HomeHead['dateOrder']> = dateOrder ?? 'dmy';
 		const today = this.#deps.today();
 		const count = line.said?.count ?? line.buy;
-		const read = date.trim() ? parseDay(date, { order, today, past: false }) : null;
-		if (read && !read.ok) return `${line.name}: ${intakeIssueText(read)}`;
-		const lotId = this.#deps.newId();
-		const bought = line.said?.instead || line.name;
 		const thing = line.thingId ? this.home.things[line.thingId] : undefined;
-		const kind = thing ? printedKind(thing) : 'best-before';
-		const printed = read ? { on: read.on, kind } : null;
+		const read = printedDate(this.home, thing, date, today);
+		if (!read.ok) return `${line.name}: ${read.words}`;
+		const { printed } = read;
+		const lotId = this.#deps.newId();
 		if (!line.thingId || line.said?.instead) {
-			const parsed = parseIntake(`${bought}`, { order, today }).line;
+			const bought = line.said?.instead || line.name;
+			const parsed = parseIntake(bought, { order: this.home.dateOrder ?? 'dmy', today }).line;
 			return command('takeIn', {
 				line: { ...parsed, name: parsed.name || bought, count: Math.max(1, count), printed },
 				nookId: nookId as never,
@@ -203,14 +193,11 @@ export class ListDesk {
 				today
 			});
 		}
-		const nook = nookId ? this.home.nooks[nookId] : undefined;
-		const isCold = !!nook && isFreezer(nook);
 		return command('putIn', {
 			thingId: line.thingId,
 			nookId,
 			count,
-			dates: { printed, ...(isCold ? { frozenOn: today } : {}) },
-			...(isCold ? { states: ['frozen'] } : {}),
+			dates: { printed },
 			lotId,
 			eventId: this.#deps.newId(),
 			now: this.#deps.now()
@@ -238,7 +225,7 @@ export class ListDesk {
 			command('dropLines', done),
 			command('forgetSaid', this.#deps.today())
 		]);
-		[this.#written, this.putWrong] = [{}, ''];
+		this.#written = {};
 		return true;
 	}
 

@@ -110,7 +110,7 @@ describe('the shopping list', () => {
 		list.bring('');
 		expect(list.wrong).not.toBe('');
 		list.setBought(list.lines[0]!, { count: NaN });
-		expect(list.wrong).toMatch(/not a number/);
+		expect(list.putWrong).toMatch(/not a number/);
 		expect(store.home).toBe(before);
 	});
 	it('keeps the order in which the household walks the shop', () => {

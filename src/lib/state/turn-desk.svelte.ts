@@ -1,22 +1,21 @@
 import { command, type Command } from '../core/commands';
-import { parseDay } from '../core/clearing';
 import { lotsOf, type Home, type Lot, type Thing, type WasteReason } from '../core/model';
 import {
 	freezeInto,
 	freezeIssue,
 	homeOf,
-	isFreezer,
+	isColdPlace,
+	isFrozenLot,
 	nextLot,
 	picksOf,
-	printedKind,
 	thawPlaces,
 	todayOf,
 	type Pick
 } from '../core/rotation';
 import { nooksInOrder } from '../core/survey';
-import { intakeIssueText } from '../messages/clearing';
 import { amountText, FREEZE_WORDS } from '../messages/turning';
 import type { HomeStore } from './home-store.svelte';
+import { printedDate } from './printed-date';
 
 export interface TurnDeskDeps {
 	readonly store: () => HomeStore;
@@ -80,18 +79,13 @@ export class TurnDesk {
 	/** Why the lot on the sheet may not be frozen, in words; empty: it may. */
 	get noFreezing(): string {
 		if (!this.chosen) return '';
-		const issue = freezeIssue(this.chosen.lot, this.chosen.daysLeft);
+		const issue = freezeIssue(this.home, this.chosen.lot, this.chosen.daysLeft);
 		if (issue) return FREEZE_WORDS[issue];
 		return freezeInto(this.home, this.chosen.thing) ? '' : 'There is no freezer in this home yet.';
 	}
 	/** Whether the lot on the sheet is frozen now. */
 	get isFrozen(): boolean {
-		const lot = this.chosen?.lot;
-		if (!lot) return false;
-		const nook = lot.nookId ? this.home.nooks[lot.nookId] : undefined;
-		return (
-			lot.dates.thawedOn === null && (lot.dates.frozenOn !== null || (!!nook && isFreezer(nook)))
-		);
+		return !!this.chosen && isFrozenLot(this.home, this.chosen.lot);
 	}
 
 	#do(words: string, commands: readonly Command[]): void {
@@ -136,11 +130,11 @@ export class TurnDesk {
 		this.#last = null;
 		if (!last || choice === 'leave') return;
 		const thing = this.home.things[last.thingId];
-		if (choice === 'list' && thing) this.list(thing);
-		else
-			this.#do(`${last.name} not bought again`, [
-				command('changeThing', last.thingId, { avoid: true })
-			]);
+		if (!thing) return;
+		if (choice === 'list') return this.list(thing);
+		this.#do(`${last.name} not bought again`, [
+			command('changeThing', last.thingId, { avoid: true })
+		]);
 	}
 
 	/** Puts one of a thing on the shopping list. */
@@ -173,11 +167,24 @@ export class TurnDesk {
 			[command('thaw', this.#of(lot, count), place?.id ?? null, this.#deps.newId())]
 		);
 	}
+	/** Moves it; into a freezer it is frozen, out of one it thaws. What may not be frozen stays, and says why. */
 	move(lot: Lot, count: number, nookId: string | null): void {
+		const issue = isColdPlace(this.home, nookId) ? freezeIssue(this.home, lot, null) : null;
+		if (issue === 'thawed-before') {
+			this.wrong = FREEZE_WORDS[issue];
+			return;
+		}
 		const place = nookId ? this.home.nooks[nookId]?.name : 'the table';
 		this.#do(`${this.#amount(lot, count)} moved to ${place}`, [
-			command('moveStock', this.#of(lot, count), nookId)
+			command('moveStock', this.#of(lot, count), nookId, this.#deps.newId())
 		]);
+	}
+	/** Counts a lot in another unit from now on. */
+	countIn(lot: Lot, unit: Lot['unit']): void {
+		this.#do(`${this.home.things[lot.thingId]!.name} counted anew`, [
+			command('countIn', lot.id, unit)
+		]);
+		this.#count = Math.min(1, this.chosen?.lot.count ?? 1);
 	}
 	throwOut(lot: Lot, count: number, why: WasteReason): void {
 		const commands: Command[] = [
@@ -195,33 +202,21 @@ export class TurnDesk {
 	}
 	/** Puts more of a thing in, where it lives; `date` is as it is typed, empty: none printed. False: it was not read. */
 	putIn(thing: Thing, count: number, date: string, nookId = homeOf(this.home, thing.id)): boolean {
-		const read = date.trim()
-			? parseDay(date, {
-					order: this.home.dateOrder ?? 'dmy',
-					today: this.#deps.today(),
-					past: false
-				})
-			: null;
-		if (read && !read.ok) {
-			this.wrong = intakeIssueText(read);
+		const read = printedDate(this.home, thing, date, this.#deps.today());
+		if (!read.ok) {
+			this.wrong = read.words;
 			return false;
 		}
 		if (!(count > 0) || count > 10_000) {
 			this.wrong = `“${count}” is not a count. Write a number from 1 to 10000.`;
 			return false;
 		}
-		const nook = nookId ? this.home.nooks[nookId] : undefined;
-		const isCold = nook && isFreezer(nook);
 		this.#do(`${count} ${thing.name} put in`, [
 			command('putIn', {
 				thingId: thing.id,
 				nookId,
 				count,
-				dates: {
-					...(read ? { printed: { on: read.on, kind: printedKind(thing) } } : {}),
-					...(isCold ? { frozenOn: this.#deps.today() } : {})
-				},
-				...(isCold ? { states: ['frozen'] } : {}),
+				dates: { printed: read.printed },
 				lotId: this.#deps.newId(),
 				eventId: this.#deps.newId(),
 				now: this.#deps.now()

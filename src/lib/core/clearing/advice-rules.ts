@@ -12,7 +12,7 @@ import {
 	type Verdict
 } from '../model';
 import { mayHold } from '../grouping';
-import { effectiveDate, lifeOf } from '../rotation';
+import { effectiveDate, lifeOf, SHORT_LIFE_DAYS } from '../rotation';
 import { matchHome } from './match-sets';
 
 export interface Advice {
@@ -119,9 +119,6 @@ const bestBefore: Rule = ({ lot, thing, today }) => {
 		? advise('discard', 2, 'best-before-past-long', { on: printed.on, days, extra })
 		: advise('use-first', 2, 'best-before-past', { on: printed.on, days, extra });
 };
-
-/** A life of so few days, once opened or thawed, is a matter of safety; a longer one is of quality. */
-export const SHORT_LIFE_DAYS = 14;
 
 const effective: Rule = ({ lot, thing, today }) => {
 	const date = effectiveDate(lot, thing);

@@ -16,8 +16,8 @@ import {
 	type Verdict
 } from '../model';
 import { groupOfLots, partLot, spareOf } from '../grouping';
-import { effectiveDate, type EffectiveDate } from '../rotation';
-import { SHORT_LIFE_DAYS, type Advice } from './advice-rules';
+import { effectiveDate, isSafetyDate, type EffectiveDate } from '../rotation';
+import type { Advice } from './advice-rules';
 import { dueFor, LEAVING } from './leaving';
 
 export interface Decide {
@@ -94,6 +94,7 @@ export function decide(choice: Decide): Edit {
 				thingId: lot.thingId,
 				at: choice.now,
 				count: lot.count,
+				unit: lot.unit,
 				kind: 'discard',
 				why: null
 			};
@@ -174,7 +175,7 @@ export function decisionOrder(
 
 /**
  * Whether a lot that is past its date was looked at since and stays: whoever decided so is not asked again. What is a
- * matter of safety (a use-by date, a medicine, a short life once opened or thawed) no decision settles.
+ * matter of safety no decision settles.
  */
 function isSettled(
 	home: HomePart<'decisions'>,
@@ -182,12 +183,7 @@ function isSettled(
 	thing: Thing,
 	date: EffectiveDate
 ): boolean {
-	const isSafety =
-		thing.hazards.includes('medicine') ||
-		(date.basis === 'printed'
-			? lot.dates.printed?.kind === 'use-by'
-			: date.basis !== 'frozen' && (date.lifeDays ?? Infinity) <= SHORT_LIFE_DAYS);
-	if (isSafety) return false;
+	if (isSafetyDate(lot, thing, date)) return false;
 	return decisionsOn(home, lot.id).some(({ at }) => dayOf(at) > date.on);
 }
 

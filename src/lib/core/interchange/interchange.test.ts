@@ -201,7 +201,7 @@ describe('versions', () => {
 		const result = readHomeFile(text);
 		expect(result.ok).toBe(true);
 		if (!result.ok) return;
-		const { things, listLines, plannedMeals, warmSpells, marks, settings, groups } = result.home;
+		const { things, listLines, plannedMeals, warmSpells, marks, settings } = result.home;
 		expect(Object.values(things)[0]!).toMatchObject({
 			hold: { rule: 'par', amount: 0.5 },
 			packUses: 6
@@ -211,7 +211,6 @@ describe('versions', () => {
 		expect(warmSpells['ws1']!.peakC).toBe(12);
 		expect(marks['mark-place']).toMatchObject({ placementId: null, bare: false });
 		expect(settings.shop.areas).toEqual(['Fridge', 'Dry food']);
-		expect(Object.values(groups)[0]!.lids).toBe('nested');
 	});
 	it('carries version 7 to today: so many packs to hold are a rule now, and labels know their contents', () => {
 		const text = readFileSync(new URL('./fixtures/v7.keepnook.json', import.meta.url), 'utf8');

@@ -11,10 +11,12 @@ function withHold({ parPacks, ...thing }: Row): Row {
 
 /**
  * Carries a home from version 7 to 8: rules for how much to hold, when meals are eaten and planned meals, days of life that lots lost, lines of the shopping list, warm spells,
- * why things were thrown away, labels of places with what they were written for, and lids of groups.
+ * why things were thrown away
+ * and labels of places with what they were written for.
  */
 export function toVersion8(home: unknown): unknown {
 	const from = home as Row;
+	const lots = (from.lots ?? {}) as Record<string, Row>;
 	const things = Object.entries((from.things ?? {}) as Record<string, Row>);
 	return {
 		plannedMeals: {},
@@ -25,8 +27,11 @@ export function toVersion8(home: unknown): unknown {
 		things: Object.fromEntries(things.map(([id, thing]) => [id, withHold(thing)])),
 		lots: withMore(from.lots, () => ({ lostDays: 0 })),
 		meals: withMore(from.meals, () => ({ slots: ['breakfast', 'lunch', 'supper'] })),
-		groups: withMore(from.groups, () => ({ lids: null })),
 		marks: inEach(from.marks, (mark) => ({ bare: false, thingIds: [], ...mark })),
-		useEvents: inEach(from.useEvents, (event) => ({ why: null, ...event }))
+		useEvents: inEach(from.useEvents, (event) => ({
+			why: null,
+			unit: lots[String(event.lotId)]?.unit ?? 'pack',
+			...event
+		}))
 	};
 }

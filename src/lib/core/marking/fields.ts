@@ -1,5 +1,5 @@
-import { householdAllergens, mayHold } from '../grouping';
-import { categoryOf, stock, type Home, type Lot } from '../model';
+import { familyOf, householdAllergens, mayHold } from '../grouping';
+import { stock, type Home, type Lot } from '../model';
 import { effectiveDate, packUsesOf } from '../rotation';
 import type { LabelText } from './propose';
 
@@ -39,9 +39,7 @@ export function fieldsOf(home: Home, label: LabelText, fields: readonly LabelFie
 	const things = label.thingIds.flatMap((id) => home.things[id] ?? []);
 	const isFood = things.some(({ category }) => category.startsWith('food.'));
 	const isFrozen = things.some(({ needs }) => needs.includes('frozen'));
-	const isMedicine = things.some(({ category }) =>
-		categoryOf(category).hazards.includes('medicine')
-	);
+	const isMedicine = things.some((thing) => familyOf(thing) === 'medicine');
 	const makers: Record<LabelField, () => FieldLine[]> = {
 		'best-before': () => {
 			const on = first(lots.map((lot) => effectiveDate(lot, home.things[lot.thingId]!)?.on));

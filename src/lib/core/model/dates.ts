@@ -1,5 +1,6 @@
 // Calendar days without time. Counting goes through UTC midnights, which have no summer time.
 const DAY_MS = 86_400_000;
+export const DAYS_A_WEEK = 7;
 
 /** A home has a few thousand different days at most; each is read once. */
 const MOST_KNOWN = 20_000;

@@ -13,7 +13,7 @@ import {
 } from './ids';
 import { Instant, IsoDate, Minor } from './scalars';
 import { Mm, StationKind, Words } from './places';
-import { HoldRule } from './stocking';
+import { HoldRule, UNITS } from './stocking';
 
 export const USE_CLASSES = [
 	'several-daily',
@@ -143,7 +143,7 @@ export const Lot = z.strictObject({
 	/** null: out of its place, on the table. */
 	nookId: NookId.nullable(),
 	count: z.number().min(0).max(1_000_000),
-	unit: z.enum(['pack', 'g', 'piece', 'meal']),
+	unit: z.enum(UNITS),
 	dates: z.strictObject({
 		printed: z.strictObject({ on: IsoDate, kind: z.enum(['use-by', 'best-before']) }).nullable(),
 		openedOn: IsoDate.nullable(),
@@ -260,8 +260,6 @@ export const Group = z.strictObject({
 	stockOf: GroupId.nullable(),
 	/** Kept in its packs or poured into jars; null: as the home does. */
 	boxes: z.enum(['decant', 'packs']).nullable(),
-	/** Boxes with their lids on, or nested with the lids apart; null: not chosen. */
-	lids: z.enum(['on', 'nested']).nullable(),
 	/** Why it was proposed, first reason first; empty: made by hand. */
 	why: z.array(GroupReason).max(8),
 	/** Named or made by hand, so that a new proposal neither renames nor removes it. */

@@ -29,7 +29,15 @@ export {
 	type LengthsResult,
 	type LengthUnit
 } from './units';
-export { addDays, calendarDate, dayOf, daysBetween, instantOn, lastDayOfMonth } from './dates';
+export {
+	addDays,
+	calendarDate,
+	DAYS_A_WEEK,
+	dayOf,
+	daysBetween,
+	instantOn,
+	lastDayOfMonth
+} from './dates';
 export {
 	faultPath,
 	faultsOfChange,

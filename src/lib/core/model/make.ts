@@ -99,7 +99,6 @@ export const blankGroup = () =>
 		partners: [],
 		stockOf: null,
 		boxes: null,
-		lids: null,
 		why: [],
 		byHand: false
 	}) satisfies Partial<Group>;

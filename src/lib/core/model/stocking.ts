@@ -12,6 +12,9 @@ import {
 import { Instant, IsoDate, Minor } from './scalars';
 import { Words } from './places';
 
+/** What stock is counted in. */
+export const UNITS = ['pack', 'g', 'piece', 'meal'] as const;
+
 /** Ways to say how much of a thing to hold. */
 export const HOLD_RULES = ['packs', 'spare', 'par', 'meals', 'weeks'] as const;
 /**
@@ -42,8 +45,9 @@ export const UseEvent = z.strictObject({
 	lotId: LotId,
 	thingId: ThingId,
 	at: Instant,
-	/** In the unit of its lot. */
 	count: z.number().min(0),
+	/** As it was counted then: a lot may be counted in another unit since. */
+	unit: z.enum(UNITS),
 	kind: z.enum(['use', 'discard', 'add']),
 	/** For what was thrown away; null: not said. */
 	why: z.enum(WASTE_REASONS).nullable()
@@ -102,6 +106,8 @@ export type ListLine = z.infer<typeof ListLine>;
 export const WarmSpell = z.strictObject({
 	id: WarmSpellId,
 	cabinetId: CabinetId,
+	/** Which part of it: a fridge-freezer has both. */
+	kind: z.enum(['fridge', 'freezer']),
 	/** Instants; `to` null: it still is. */
 	from: Instant,
 	to: Instant.nullable(),

@@ -25,6 +25,7 @@ const logged = (
 				thingId: idOf(kitchen, name),
 				at: new Date(Date.parse(NOW) - i * 864e5).toISOString(),
 				count: 1,
+				unit: 'pack',
 				kind,
 				why
 			};

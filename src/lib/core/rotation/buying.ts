@@ -1,6 +1,6 @@
-import { lotsOf, stock, usesPerWeek, type Home, type Thing } from '../model';
+import { DAYS_A_WEEK, lotsOf, stock, usesPerWeek, type Home, type Thing } from '../model';
 import { closedLifeDays } from './hold';
-import { packUsesOf } from './packs';
+import { inPacks, packUsesOf } from './packs';
 import { rateOf } from './rate';
 import { packsHeld } from './shopping';
 
@@ -27,7 +27,6 @@ export type BuyingAdvice =
 	/** So much of what was bought was thrown out. */
 	| { readonly code: 'wasted'; readonly thing: Thing; readonly share: number };
 
-const WEEK = 7;
 /** A year's worth is far more than a home needs of anything that is bought weekly. */
 const MUCH_WEEKS = 52;
 /** A share of what leaves that is thrown out, above which buying less is worth saying; and of how many. */
@@ -44,7 +43,10 @@ export function buyingAdvice(home: Home, today: string): BuyingAdvice[] {
 	const disliked = new Map<string, number>();
 	const add = (map: Map<string, number>, id: string, count: number) =>
 		map.set(id, (map.get(id) ?? 0) + count);
-	for (const { kind, thingId, count, why } of Object.values(home.useEvents)) {
+	for (const { kind, thingId, count: amount, unit, why } of Object.values(home.useEvents)) {
+		const thing = home.things[thingId];
+		if (!thing) continue;
+		const count = inPacks(amount, unit, thing);
 		if (kind === 'use') add(used, thingId, count);
 		if (kind !== 'discard') continue;
 		add(thrown, thingId, count);
@@ -68,9 +70,11 @@ export function buyingAdvice(home: Home, today: string): BuyingAdvice[] {
 				return [{ code: 'opened-twice', thing, open }];
 			const { perWeek, basis } = rateOf(home, thing, today);
 			const keepsDays = closedLifeDays(thing);
-			const lastsDays = (packUsesOf(thing) / Math.max(usesPerWeek(thing), 1e-6)) * WEEK;
-			if (keepsDays !== null && basis === 'logged' && WEEK / perWeek > 1.5 * keepsDays)
-				return [{ code: 'too-large', thing, lastsDays: Math.round(WEEK / perWeek), keepsDays }];
+			const lastsDays = (packUsesOf(thing) / Math.max(usesPerWeek(thing), 1e-6)) * DAYS_A_WEEK;
+			if (keepsDays !== null && basis === 'logged' && DAYS_A_WEEK / perWeek > 1.5 * keepsDays)
+				return [
+					{ code: 'too-large', thing, lastsDays: Math.round(DAYS_A_WEEK / perWeek), keepsDays }
+				];
 			const packs = held.get(thing.id) ?? 0;
 			const weeks = packs / perWeek;
 			if (thing.category.startsWith('food.') && packs >= 3 && weeks > MUCH_WEEKS && lastsDays < 365)

@@ -1,7 +1,7 @@
 import { takeCounted } from './counted';
 import { addLine, dropLines, forgetSaid, sayOfLine } from './list-lines';
 import { cookMeal, removeMeal, saveMeal, setMeals, unplanMeal } from './meal-commands';
-import { freeze, moveStock, openPack, putIn, thaw } from './stock-moves';
+import { countIn, freeze, moveStock, openPack, putIn, thaw } from './stock-moves';
 import { takeDown } from './take-down';
 import { recordWarm } from './warm';
 
@@ -9,6 +9,7 @@ import { recordWarm } from './warm';
 export const ROTATION_COMMANDS = {
 	addLine,
 	cookMeal,
+	countIn,
 	dropLines,
 	forgetSaid,
 	freeze,

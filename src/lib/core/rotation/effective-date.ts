@@ -1,5 +1,6 @@
 import { isDraft } from 'immer';
-import { addDays, categoryOf, type Lot, type Thing } from '../model';
+import { addDays, type Lot, type Thing } from '../model';
+import { keptChilled } from './cold';
 import { lifeOf } from './life';
 
 export interface EffectiveDate {
@@ -26,8 +27,7 @@ function computeDate(lot: Lot, thing: Thing): EffectiveDate | null {
 			found.push({ on: addDays(from, Math.floor(days - lot.lostDays)), basis, lifeDays: days });
 	};
 	const isFrozen = frozenOn !== null && thawedOn === null;
-	const chilled =
-		categoryOf(thing.category).needs.includes('chilled') || thing.needs.includes('chilled');
+	const chilled = keptChilled(thing);
 	if (printed && !isFrozen) {
 		// The date on the pack counts on the cold chain.
 		const lost = chilled ? Math.ceil(lot.lostDays) : 0;

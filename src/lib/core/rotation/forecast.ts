@@ -1,4 +1,12 @@
-import { addDays, daysBetween, lotsOf, type Home, type HoldRule, type Thing } from '../model';
+import {
+	DAYS_A_WEEK,
+	addDays,
+	daysBetween,
+	lotsOf,
+	type Home,
+	type HoldRule,
+	type Thing
+} from '../model';
 import {
 	bestLevels,
 	forecastThing,
@@ -10,9 +18,9 @@ import { effectiveDate } from './effective-date';
 import { closedLifeDays, holdTarget, lifeCeiling } from './hold';
 import { lifeOf } from './life';
 import { inPacks, packUsesOf } from './packs';
+import { priceOf } from './price';
 import { rateOf, type Rate } from './rate';
 
-const WEEK = 7;
 export const FORECAST: Omit<ForecastOptions, 'firstShop' | 'everyDays'> = {
 	days: 84,
 	runs: 1000,
@@ -21,8 +29,6 @@ export const FORECAST: Omit<ForecastOptions, 'firstShop' | 'everyDays'> = {
 /** Runs for each level that is tried: enough to tell them apart, with the same chances for all. */
 const TRY_RUNS = 300;
 const MOST_LEVEL = 24;
-/** What a pack counts as where no price is known, minor units. */
-const USUAL_PRICE = 200;
 /** Days past a best-before date in which goods of no known life are still good. */
 const USUAL_GRACE = 60;
 /** More uses a week than this are taken together: what is used daily needs no finer grain. */
@@ -79,7 +85,7 @@ export function forecastInput(home: Home, thing: Thing, today: string): Forecast
 		portion: Math.max(1 / packUsesOf(thing), perWeek / MOST_USES),
 		lifeDays: closedLifeDays(thing),
 		level: thing.hold ? holdTarget(thing, thing.hold, perWeek, home.settings.shop).packs : null,
-		price: thing.priceMinor ?? USUAL_PRICE,
+		price: priceOf(thing),
 		runOutPrice: home.settings.shop.runOutMinor
 	};
 }
@@ -170,4 +176,4 @@ export function outlookOfHome(
 		wastePacks: things.reduce((sum, { wastePacks }) => sum + wastePacks, 0)
 	};
 }
-export const WEEKS_AHEAD = FORECAST.days / WEEK;
+export const WEEKS_AHEAD = FORECAST.days / DAYS_A_WEEK;

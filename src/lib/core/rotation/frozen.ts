@@ -1,5 +1,5 @@
 import { ThingId, type Home, type Thing } from '../model';
-import { keptFrozen } from './hold';
+import { keptFrozen } from './cold';
 
 const FROZEN_WORDS = ', frozen';
 
@@ -26,12 +26,18 @@ const copyOf = (thing: Thing, id: string, change: Partial<Thing>): Thing => ({
 	...change
 });
 
+/** The same goods frozen, where the home has them; a thing that is kept frozen is its own. */
+export const frozenTwin = (
+	things: Readonly<Home['things']>,
+	thing: Pick<Thing, 'id' | 'name' | 'needs' | 'category'>
+): Thing | undefined =>
+	keptFrozen(thing) ? things[thing.id] : named(things, frozenName(thing.name));
+
 /** Within an edit, gives the thing that goods are once frozen: the same for frozen kinds, else one apart. */
 export function asFrozen(things: Home['things'], thing: Thing, newId: string): Thing {
-	if (keptFrozen(thing)) return thing;
-	const name = frozenName(thing.name);
-	const known = named(things, name);
+	const known = frozenTwin(things, thing);
 	if (known) return known;
+	const name = frozenName(thing.name);
 	const made = copyOf(thing, newId, { name, needs: frozenNeeds(thing.needs) });
 	return (things[made.id] = made);
 }

@@ -130,6 +130,7 @@ describe('how fast things go', () => {
 						thingId: penne.id,
 						at: `${new Date(Date.UTC(2026, 2, 2) - week * 6048e5).toISOString()}`,
 						count: 1,
+						unit: 'pack',
 						kind: 'use',
 						why: null
 					};

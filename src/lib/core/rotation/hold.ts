@@ -1,19 +1,11 @@
-import { categoryOf, type HoldRule, type Settings, type Thing } from '../model';
+import { DAYS_A_WEEK, type HoldRule, type Settings, type Thing } from '../model';
+import { keptChilled, keptFrozen } from './cold';
 import { lifeOf } from './life';
 import { packUsesOf } from './packs';
 
-const WEEK = 7;
-
-/** Whether a thing is kept frozen, by its own needs or its kind's. */
-export const keptFrozen = (thing: Pick<Thing, 'needs' | 'category'>): boolean =>
-	thing.needs.includes('frozen') || categoryOf(thing.category).needs.includes('frozen');
-
 /** What the date on a pack of a thing most likely is: chilled goods have a use-by date, others a best-before. */
 export const printedKind = (thing: Pick<Thing, 'needs' | 'category'>): 'use-by' | 'best-before' =>
-	!keptFrozen(thing) &&
-	(thing.needs.includes('chilled') || categoryOf(thing.category).needs.includes('chilled'))
-		? 'use-by'
-		: 'best-before';
+	keptChilled(thing) && !keptFrozen(thing) ? 'use-by' : 'best-before';
 
 /** Days a fresh pack of a thing keeps, closed, where it is kept; null: no limit known. */
 export function closedLifeDays(
@@ -22,9 +14,9 @@ export function closedLifeDays(
 	const life = lifeOf(thing);
 	if (!life) return null;
 	if (keptFrozen(thing)) return life.freezerDays;
-	const chilled =
-		thing.needs.includes('chilled') || categoryOf(thing.category).needs.includes('chilled');
-	return chilled ? (life.fridgeDays ?? life.cupboardDays) : (life.cupboardDays ?? life.fridgeDays);
+	return keptChilled(thing)
+		? (life.fridgeDays ?? life.cupboardDays)
+		: (life.cupboardDays ?? life.fridgeDays);
 }
 
 /**
@@ -36,7 +28,7 @@ export function lifeCeiling(
 	packsPerWeek: number
 ): number | null {
 	const days = closedLifeDays(thing);
-	return days === null ? null : Math.max(1, Math.floor((packsPerWeek * days) / WEEK + 1e-9));
+	return days === null ? null : Math.max(1, Math.floor((packsPerWeek * days) / DAYS_A_WEEK + 1e-9));
 }
 
 /** How many packs a rule asks for, and what is worth holding of that. */
@@ -63,7 +55,7 @@ export function holdTarget(
 		{
 			packs: () => amount,
 			spare: () => 1 + amount,
-			par: () => packsPerWeek * (everyDays / WEEK + amount),
+			par: () => packsPerWeek * (everyDays / DAYS_A_WEEK + amount),
 			meals: () => amount / packUsesOf(thing),
 			weeks: () => packsPerWeek * amount
 		}[rule]() - 1e-9

@@ -4,15 +4,11 @@ export { byFirstExpired, nextLot, picksOf, countPast, useFirst, type Pick } from
 export { takeDown, type TakeDown } from './take-down';
 export { ROTATION_COMMANDS } from './commands';
 export { believeRate, classRate, rateBounds, rateOf, type Rate, type RateBelief } from './rate';
+export { priceOf, USUAL_PRICE } from './price';
 export { inPacks, packUsesOf, perPack } from './packs';
-export {
-	closedLifeDays,
-	holdTarget,
-	keptFrozen,
-	lifeCeiling,
-	printedKind,
-	type HoldTarget
-} from './hold';
+export { closedLifeDays, holdTarget, lifeCeiling, printedKind, type HoldTarget } from './hold';
+export { isColdPlace, isFrozenLot, keptChilled, keptFrozen } from './cold';
+export { isSafetyDate, SHORT_LIFE_DAYS } from './safety';
 export { asFrozen, asThawed, frozenName, frozenNeeds } from './frozen';
 export {
 	freeze,
@@ -33,7 +29,7 @@ export {
 	type TodayCode,
 	type TodayItem
 } from './today';
-export { freezeInto, freezerPlaces, isFreezer, isFridge, thawPlaces } from './places';
+export { freezeInto, freezerPlaces, thawPlaces } from './places';
 export {
 	FORECAST,
 	outlookOf,
@@ -54,6 +50,7 @@ export {
 	coldKinds,
 	hoursOf,
 	lostDays,
+	notedSpell,
 	spellsOf,
 	type AfterOutage,
 	type ColdKind,

@@ -7,9 +7,11 @@ import {
 	type MealProblem,
 	type Recipe
 } from '../solvers/meals';
+import { isFrozenLot } from './cold';
 import { forbiddenIn } from './diets';
 import { larder, packsOf, STRETCH, type MealHome, type Missing } from './meals';
 import { picksOf, type Pick } from './picks';
+import { priceOf, USUAL_PRICE } from './price';
 
 /** A place of the plan: a day and a time of it. */
 export interface MealSlot {
@@ -44,7 +46,6 @@ export type MealWeek =
 	| { readonly ok: false; readonly code: 'no-meals' | 'too-few' };
 
 const EPS = 1e-9;
-const USUAL_PRICE = 200;
 const DAYS_A_MONTH = 30.4;
 /** What it is worth to have a meal as often as it is usual, minor units. */
 const LIKING = 60;
@@ -54,8 +55,8 @@ const REST_DAYS = 3;
 const NOT_FOR_SALE = 100 * USUAL_PRICE;
 const MOST_WORTH = 20 * USUAL_PRICE;
 
-const isLeftover = ({ lot }: Pick) =>
-	lot.dates.madeOn !== null && lot.unit === 'meal' && lot.dates.frozenOn === null;
+const isLeftover = (home: MealHome, { lot }: Pick) =>
+	lot.dates.madeOn !== null && lot.unit === 'meal' && !isFrozenLot(home, lot);
 
 /** Gives things of a plan their numbers, in order of asking. */
 class Items {
@@ -102,7 +103,8 @@ export function planWeek(
 		.filter((place) => !settledAt(planned, place)?.cookedOn);
 	const allowed = Object.values(home.meals).filter((meal) => !forbiddenIn(home, meal).length);
 	const leftovers = picksOf(home, today).filter(
-		(pick) => isLeftover(pick) && (pick.daysLeft ?? 0) >= 0 && pick.lot.count >= servings - EPS
+		(pick) =>
+			isLeftover(home, pick) && (pick.daysLeft ?? 0) >= 0 && pick.lot.count >= servings - EPS
 	);
 	if (!allowed.length && !leftovers.length) return { ok: false, code: 'no-meals' };
 	// What was planned by hand is cooked, whoever may not eat of it.
@@ -200,7 +202,7 @@ function larderOf(
 		return stockOf(key).map((pick) => ({ item, packs: packsOf(pick), until: untilOf(pick) }));
 	});
 	const price = items.keys.map((key) =>
-		byKey.has(key) ? NOT_FOR_SALE : (home.things[key]?.priceMinor ?? USUAL_PRICE)
+		byKey.has(key) ? NOT_FOR_SALE : priceOf(home.things[key])
 	);
 	return { lots, price, worth: price.map((each) => Math.min(each, MOST_WORTH)) };
 }

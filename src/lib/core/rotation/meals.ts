@@ -4,7 +4,7 @@ import { inPacks } from './packs';
 import { picksOf, type Pick } from './picks';
 
 /** What is read of a home for its meals. */
-export type MealHome = HomePart<'meals' | 'things' | 'lots' | 'plannedMeals' | 'people'>;
+export type MealHome = HomePart<'meals' | 'things' | 'lots' | 'plannedMeals' | 'people' | 'nooks'>;
 
 /** A thing that is short for a meal, with the packs that are missing. */
 export interface Missing {

@@ -1,4 +1,12 @@
-import { daysBetween, dayOf, memoOn, USES_PER_WEEK, type HomePart, type Thing } from '../model';
+import {
+	DAYS_A_WEEK,
+	daysBetween,
+	dayOf,
+	memoOn,
+	USES_PER_WEEK,
+	type HomePart,
+	type Thing
+} from '../model';
 import { gammaQuantile } from './gamma';
 import { inPacks, packUsesOf } from './packs';
 
@@ -58,19 +66,17 @@ export interface Rate {
 	readonly belief: RateBelief;
 }
 
-const WEEK = 7;
-
 /** Takings of each thing, in packs, with the day the first one was logged. */
-const takings = memoOn(['useEvents', 'lots', 'things'], (home) => {
+const takings = memoOn(['useEvents', 'things'], (home) => {
 	const byThing = new Map<string, { readonly on: string; readonly packs: number }[]>();
 	let since: string | null = null;
-	for (const { kind, thingId, lotId, at, count } of Object.values(home.useEvents)) {
+	for (const { kind, thingId, at, count, unit } of Object.values(home.useEvents)) {
 		if (kind !== 'use') continue;
 		const thing = home.things[thingId];
 		const on = dayOf(at);
 		if (!since || on < since) since = on;
 		if (!thing) continue;
-		const packs = inPacks(count, home.lots[lotId]?.unit ?? 'pack', thing);
+		const packs = inPacks(count, unit, thing);
 		const list = byThing.get(thingId);
 		if (list) list.push({ on, packs });
 		else byThing.set(thingId, [{ on, packs }]);
@@ -100,7 +106,7 @@ export const classRate = (thing: Pick<Thing, 'use' | 'packUses' | 'category'>): 
  * with how sure that is. `today` is an ISO date.
  */
 export function rateOf(
-	home: HomePart<'useEvents' | 'lots' | 'things' | 'meals'>,
+	home: HomePart<'useEvents' | 'things' | 'meals'>,
 	thing: Thing,
 	today: string
 ): Rate {
@@ -108,9 +114,12 @@ export function rateOf(
 	const uses = byThing.get(thing.id) ?? [];
 	const planned = mealUse(home).get(thing.id) ?? 0;
 	const prior = planned > 0 ? planned : classRate(thing);
-	const weeks = since ? Math.max(0, daysBetween(since, today)) / WEEK : 0;
+	const weeks = since ? Math.max(0, daysBetween(since, today)) / DAYS_A_WEEK : 0;
 	const belief = believeRate(
-		uses.map(({ on, packs }) => ({ weeksAgo: Math.max(0, daysBetween(on, today)) / WEEK, packs })),
+		uses.map(({ on, packs }) => ({
+			weeksAgo: Math.max(0, daysBetween(on, today)) / DAYS_A_WEEK,
+			packs
+		})),
 		weeks,
 		prior
 	);

@@ -1,6 +1,7 @@
 import {
 	BRANCH_NAMES,
 	categoryOf,
+	lotsOf,
 	memoOn,
 	stock,
 	type Home,
@@ -75,16 +76,6 @@ type ListHome = HomePart<
 	| 'settings'
 >;
 
-const lotsByThing = memoOn(['lots'], (home) => {
-	const lots = new Map<string, Lot[]>();
-	for (const lot of stock(home)) {
-		const list = lots.get(lot.thingId);
-		if (list) list.push(lot);
-		else lots.set(lot.thingId, [lot]);
-	}
-	return lots;
-});
-
 function stockLine(
 	home: ListHome,
 	thing: Thing,
@@ -94,8 +85,7 @@ function stockLine(
 	const { hold } = thing;
 	if (!hold && !wanted) return null;
 	const held = packsHeld(home).get(thing.id) ?? 0;
-	const have =
-		hold?.rule === 'spare' ? packsWithOneOpen(lotsByThing(home).get(thing.id) ?? [], thing) : held;
+	const have = hold?.rule === 'spare' ? packsWithOneOpen(lotsOf(home, thing.id), thing) : held;
 	const { perWeek } = rateOf(home, thing, today);
 	const target = hold ? holdTarget(thing, hold, perWeek, home.settings.shop) : null;
 	const buy = Math.ceil((target?.packs ?? 1) - have - 1e-9);
@@ -205,7 +195,9 @@ export const shoppingList = memoOn(
 			const said = saidOf.get(thing.id) ?? null;
 			if (said?.state === 'have') return [];
 			const line = stockLine(home, thing, wantedIds.has(thing.id), today);
-			return line ? [{ ...line, said }] : [];
+			if (line) return [{ ...line, said }];
+			// What lies in the trolley is put away, though it is not wanted any more.
+			return said?.state === 'in-trolley' ? [{ ...handLine(home, said), key: thing.id }] : [];
 		});
 		const order = areaOrder(home.settings.shop.areas);
 		return [...goods, ...byHand.map((line) => handLine(home, line)), ...containerLines(home)].sort(

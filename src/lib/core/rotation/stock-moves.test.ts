@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { apply, bareKitchen, NOW, TODAY, withLines } from '../fixtures/tiny-home';
 import { addDays, type Edit, type Home } from '../model';
-import { freeze, freezeIssue, moveStock, openPack, putIn, takeDown, thaw } from '.';
+import { freeze, freezeIssue, isColdPlace, moveStock, openPack, putIn, takeDown, thaw } from '.';
+import { countIn } from './stock-moves';
 import { freezerPlaces, thawPlaces } from './places';
 import { effectiveDate } from './effective-date';
 
@@ -31,14 +32,14 @@ describe('freezing and thawing', () => {
 		expect(out.nookId).toBe(fridge);
 		const date = effectiveDate(out, thawed.things[out.thingId]!)!;
 		expect(date.on <= addDays(TODAY, 2)).toBe(true);
-		expect(freezeIssue(out, 1)).toBe('thawed-before');
+		expect(freezeIssue(home, out, 1)).toBe('thawed-before');
 		expect(apply(thawed, freeze(of('out', 1), freezer, 'x'))).toEqual(thawed);
 	});
 	it('says why something is not frozen', () => {
-		expect(freezeIssue(chicken!, -1)).toBe('past');
-		expect(freezeIssue(chicken!, 1)).toBeNull();
+		expect(freezeIssue(home, chicken!, -1)).toBe('past');
+		expect(freezeIssue(home, chicken!, 1)).toBeNull();
 		const frozen = apply(home, freeze(of(chicken!.id, 4), freezer, 'ice'));
-		expect(freezeIssue(frozen.lots[chicken!.id]!, null)).toBe('frozen');
+		expect(freezeIssue(frozen, frozen.lots[chicken!.id]!, null)).toBe('frozen');
 	});
 });
 
@@ -91,6 +92,43 @@ describe('opening, moving, putting in', () => {
 	});
 });
 
+describe('the cold', () => {
+	it('is entered and left by freezing and thawing, also by a mere move', () => {
+		const moved = apply(home, moveStock(of(chicken!.id, 1), freezer, 'ice'));
+		expect(moved.lots['part']).toMatchObject({ states: ['frozen'], dates: { frozenOn: TODAY } });
+		expect(countOf(moved, 'chicken thighs, frozen')).toBe(1);
+		const out = apply(moved, moveStock(of('part', 1), fridge, 'x'));
+		expect(out.lots['part']).toMatchObject({ states: ['thawed'], dates: { thawedOn: TODAY } });
+		expect(apply(out, moveStock(of('part', 1), freezer, 'x'))).toEqual(out);
+	});
+	it('makes frozen goods of what is put straight into it, and joins what lies there', () => {
+		const put = (lotId: string) =>
+			putIn({
+				thingId: chicken!.thingId,
+				nookId: freezer,
+				count: 2,
+				lotId,
+				eventId: `e-${lotId}`,
+				now: NOW
+			});
+		const cold = apply(home, put('a'), put('b'));
+		expect(countOf(cold, 'chicken thighs, frozen')).toBe(4);
+		expect(countOf(cold, 'chicken thighs')).toBe(4);
+		expect(cold.lots['b']).toBeUndefined();
+	});
+});
+
+describe('counting in another unit', () => {
+	it('keeps the amount, there and back, and what was logged before', () => {
+		const used = apply(home, takeDown({ lotId: penne!.id, count: 2, eventId: 'e', now: NOW }));
+		const grams = apply(used, countIn(penne!.id, 'g'));
+		const { massG } = home.things[penne!.thingId]!;
+		expect(grams.lots[penne!.id]).toMatchObject({ unit: 'g', count: 4 * massG });
+		expect(grams.useEvents['e']).toMatchObject({ unit: 'pack', count: 2 });
+		expect(apply(grams, countIn(penne!.id, 'pack')).lots[penne!.id]!.count).toBe(4);
+	});
+});
+
 describe('whatever is done with it', () => {
 	it('no stock comes from nowhere and none is lost', () => {
 		const act = fc.record({
@@ -119,7 +157,8 @@ describe('whatever is done with it', () => {
 						open: () => openPack(part),
 						freeze: () => freeze(part, freezer, `t${i}`),
 						thaw: () => thaw(part, fridge, `t${i}`),
-						move: () => moveStock(part, i % 2 ? fridge : null),
+						move: () =>
+							moveStock(part, i % 3 === 0 ? freezer : i % 3 === 1 ? fridge : null, `t${i}`),
 						put: () =>
 							putIn({
 								thingId: lot.thingId,
@@ -139,10 +178,10 @@ describe('whatever is done with it', () => {
 					0
 				);
 				expect(sum(now)).toBeCloseTo(sum(home) + logged, 6);
-				for (const { count, dates } of Object.values(now.lots)) {
+				for (const { count, dates, nookId } of Object.values(now.lots)) {
 					expect(count).toBeGreaterThanOrEqual(0);
-					// Nothing is ever frozen again once it thawed: thawing is after freezing.
-					if (dates.thawedOn && dates.frozenOn) expect(dates.thawedOn >= dates.frozenOn).toBe(true);
+					// Nothing that thawed lies in a freezer: it is not frozen again.
+					if (dates.thawedOn) expect(isColdPlace(now, nookId)).toBe(false);
 				}
 			}),
 			{ numRuns: 80 }

@@ -3,15 +3,17 @@ import {
 	fingerprint,
 	LotId,
 	NookId,
-	ThingId,
 	UseEventId,
 	type Edit,
 	type Home,
+	type HomePart,
 	type Lot,
 	type Thing
 } from '../model';
 import { partLot } from '../grouping';
+import { isColdPlace, isFrozenLot } from './cold';
 import { asFrozen, asThawed } from './frozen';
+import { inPacks, perPack } from './packs';
 
 export interface PutIn {
 	readonly thingId: string;
@@ -49,7 +51,10 @@ const lotPrint = ({ thingId, nookId, unit, dates, states, lostDays, owner, batch
 	]);
 const rounded = (count: number) => Math.round(count * 1000) / 1000;
 
-/** Makes the edit that puts stock in: to a lot of the same date in the same place, else as one of its own; logged. */
+/**
+ * Makes the edit that puts stock in: to a lot of the same date in the same place, else as one of its own; logged. What
+ * is put into a freezer is frozen from then on, and the thing that it is once frozen.
+ */
 export function putIn({
 	thingId,
 	nookId,
@@ -62,22 +67,26 @@ export function putIn({
 	now
 }: PutIn): Edit {
 	return (draft) => {
-		if (!draft.things[thingId] || count <= 0) return;
+		const given = draft.things[thingId];
+		if (!given || count <= 0) return;
+		const isCold = isColdPlace(draft as Home, nookId);
+		const thing = isCold ? asFrozen(draft.things, given as Thing, `${lotId}-f`) : given;
+		const cold: Partial<Lot['dates']> = isCold ? { frozenOn: dayOf(now) } : {};
 		const made: Lot = {
 			id: LotId.parse(lotId),
-			thingId: ThingId.parse(thingId),
+			thingId: thing.id,
 			nookId: nookId === null ? null : NookId.parse(nookId),
 			count: rounded(count),
 			unit,
-			dates: { ...NO_DATES, ...dates },
-			states: [...states],
+			dates: { ...NO_DATES, ...cold, ...dates },
+			states: isCold ? withState([...states], 'frozen', []) : [...states],
 			lostDays: 0,
 			owner: '',
 			batch: ''
 		};
 		const print = lotPrint(made);
 		const same = Object.values(draft.lots).find(
-			(lot) => lot.count > 0 && lot.thingId === thingId && lotPrint(lot as Lot) === print
+			(lot) => lot.count > 0 && lot.thingId === made.thingId && lotPrint(lot as Lot) === print
 		);
 		if (same) same.count = rounded(same.count + count);
 		else draft.lots[made.id] = made;
@@ -89,6 +98,7 @@ export function putIn({
 			thingId: made.thingId,
 			at: now,
 			count: rounded(count),
+			unit,
 			kind: 'add',
 			why: null
 		};
@@ -133,8 +143,12 @@ export type FreezeIssue = 'frozen' | 'thawed-before' | 'past';
  * Says why a lot may not be frozen. What was thawed is not frozen again (cooked, it is another dish and may be); what is
  * past its date does not get better by cold.
  */
-export function freezeIssue(lot: Lot, daysLeft: number | null): FreezeIssue | null {
-	if (lot.dates.frozenOn !== null && lot.dates.thawedOn === null) return 'frozen';
+export function freezeIssue(
+	home: HomePart<'nooks'>,
+	lot: Lot,
+	daysLeft: number | null
+): FreezeIssue | null {
+	if (isFrozenLot(home, lot)) return 'frozen';
 	if (lot.dates.thawedOn !== null) return 'thawed-before';
 	return daysLeft !== null && daysLeft < 0 ? 'past' : null;
 }
@@ -144,7 +158,7 @@ export function freeze(of: OfLot, nookId: string, thingId: string): Edit {
 	return (draft) => {
 		const lot = draft.lots[of.lotId];
 		const thing = lot && draft.things[lot.thingId];
-		if (!lot || !thing || freezeIssue(lot as Lot, null)) return;
+		if (!lot || !thing || freezeIssue(draft as Home, lot as Lot, null)) return;
 		const part = portion(draft as Home, lot as Lot, of.count, of.partId);
 		part.thingId = asFrozen(draft.things, thing as Thing, thingId).id;
 		part.nookId = NookId.parse(nookId);
@@ -158,7 +172,7 @@ export function thaw(of: OfLot, nookId: string | null, thingId: string): Edit {
 	return (draft) => {
 		const lot = draft.lots[of.lotId];
 		const thing = lot && draft.things[lot.thingId];
-		if (!lot || !thing || lot.count <= 0) return;
+		if (!lot || !thing || lot.count <= 0 || !isFrozenLot(draft as Home, lot as Lot)) return;
 		const part = portion(draft as Home, lot as Lot, of.count, of.partId);
 		part.thingId = asThawed(draft.things, thing as Thing, thingId).id;
 		part.nookId = nookId === null ? null : NookId.parse(nookId);
@@ -167,12 +181,31 @@ export function thaw(of: OfLot, nookId: string | null, thingId: string): Edit {
 	};
 }
 
-/** Makes the edit that moves so much of a lot to another place; null: the table. */
-export function moveStock(of: OfLot, nookId: string | null): Edit {
+/**
+ * Makes the edit that moves so much of a lot to another place; null: the table. Into a freezer it is frozen, out of one
+ * it thaws: the cold is never left by a mere move. What was thawed once stays where it is. `thingId` is for what it is
+ * then, if new.
+ */
+export function moveStock(of: OfLot, nookId: string | null, thingId: string): Edit {
 	return (draft) => {
 		const lot = draft.lots[of.lotId];
 		if (!lot || lot.count <= 0 || lot.nookId === nookId) return;
+		const wasCold = isFrozenLot(draft as Home, lot as Lot);
+		const isCold = isColdPlace(draft as Home, nookId);
+		if (isCold && !wasCold) return freeze(of, nookId!, thingId)(draft);
+		if (wasCold && !isCold) return thaw(of, nookId, thingId)(draft);
 		const part = portion(draft as Home, lot as Lot, of.count, of.partId);
 		part.nookId = nookId === null ? null : NookId.parse(nookId);
+	};
+}
+
+/** Makes the edit that counts a lot in another unit from now on: the same amount, by what one pack holds. */
+export function countIn(lotId: string, unit: Lot['unit']): Edit {
+	return (draft) => {
+		const lot = draft.lots[lotId];
+		const thing = lot && draft.things[lot.thingId];
+		if (!lot || !thing || lot.unit === unit) return;
+		lot.count = rounded(inPacks(lot.count, lot.unit, thing) * perPack(unit, thing));
+		lot.unit = unit;
 	};
 }

@@ -37,6 +37,7 @@ export function takeDown({ lotId, count, eventId, now, kind = 'use', why = null 
 			thingId: lot.thingId,
 			at: now,
 			count: taken,
+			unit: lot.unit,
 			kind,
 			why
 		};

@@ -1,13 +1,22 @@
-import { addDays, memoOn, type HomePart, type PlannedMeal, type Thing } from '../model';
+import {
+	DAYS_A_WEEK,
+	addDays,
+	memoOn,
+	type HomePart,
+	type PlannedMeal,
+	type Thing
+} from '../model';
+import { isFrozenLot } from './cold';
 import { lifeOf } from './life';
 import { picksOf, useFirst, type Pick } from './picks';
 import { rateOf } from './rate';
+import { isSafetyDate } from './safety';
 import { packsHeld } from './shopping';
 import { freezeIssue } from './stock-moves';
 
 /** Something that wants doing today. */
 export type TodayItem =
-	/** Its date has passed: a use-by date, or what was cooked or thawed; it is not eaten. */
+	/** A date of safety has passed: it is not eaten or taken. */
 	| { readonly code: 'must-go'; readonly pick: Pick }
 	/** A date of quality has passed. */
 	| { readonly code: 'past'; readonly pick: Pick }
@@ -25,20 +34,15 @@ export interface RunsOut {
 }
 export type TodayCode = TodayItem['code'];
 
-const isFrozenNow = ({ lot }: Pick) => lot.dates.frozenOn !== null && lot.dates.thawedOn === null;
-const isLeftover = ({ lot, thing }: Pick) =>
-	lot.dates.madeOn !== null && !isFrozenNow({ lot, thing, date: null, daysLeft: null });
-const mayFreeze = ({ lot, thing, daysLeft }: Pick) =>
-	lifeOf(thing)?.freezerDays != null && freezeIssue(lot, daysLeft) === null;
-/** A date that passed is a word of safety only where it says so. */
-const mustGo = ({ lot, date }: Pick) =>
-	date?.basis === 'thawed' ||
-	date?.basis === 'made' ||
-	(date?.basis === 'printed' && lot.dates.printed?.kind === 'use-by');
+/** Food that cold would save, and that may be frozen. */
+const mayFreeze = (home: HomePart<'nooks'>, { lot, thing, daysLeft }: Pick) =>
+	thing.category.startsWith('food.') &&
+	lifeOf(thing)?.freezerDays != null &&
+	freezeIssue(home, lot, daysLeft) === null;
 
 /** Frozen lots that meals of today and tomorrow ask for and nothing fresh covers, nearest date first. */
 function toThaw(
-	home: HomePart<'plannedMeals' | 'meals'>,
+	home: HomePart<'plannedMeals' | 'meals' | 'nooks'>,
 	picksNow: () => readonly Pick[],
 	today: string
 ): TodayItem[] {
@@ -53,15 +57,15 @@ function toThaw(
 		const meal = mealId ? home.meals[mealId] : undefined;
 		return (meal?.ingredients ?? []).flatMap(({ thingId }): TodayItem[] => {
 			const own = picks.filter(({ thing }) => thing.id === thingId);
-			const frozen = own.find(isFrozenNow);
-			if (!frozen || seen.has(thingId) || own.some((pick) => !isFrozenNow(pick))) return [];
+			const frozen = own.find(({ lot }) => isFrozenLot(home, lot));
+			const hasFresh = own.some(({ lot }) => !isFrozenLot(home, lot));
+			if (!frozen || hasFresh || seen.has(thingId)) return [];
 			seen.add(thingId);
 			return [{ code: 'thaw', pick: frozen, meal: meal!.name, on }];
 		});
 	});
 }
 
-const WEEK = 7;
 /** Lists things with a rule that will be gone before the next shop at their rate, the first on top. */
 export const runsOut = memoOn(
 	['things', 'lots', 'useEvents', 'meals', 'settings'],
@@ -71,7 +75,7 @@ export const runsOut = memoOn(
 			.flatMap((thing): RunsOut[] => {
 				if (!thing.hold || thing.avoid) return [];
 				const packs = held.get(thing.id) ?? 0;
-				const inDays = Math.floor((packs / rateOf(home, thing, today).perWeek) * WEEK);
+				const inDays = Math.floor((packs / rateOf(home, thing, today).perWeek) * DAYS_A_WEEK);
 				return inDays < home.settings.shop.everyDays ? [{ thing, held: packs, inDays }] : [];
 			})
 			.sort((a, b) => a.inDays - b.inDays || a.thing.name.localeCompare(b.thing.name, 'en'));
@@ -83,18 +87,20 @@ export type Today = Readonly<Record<TodayCode, readonly TodayItem[]>>;
 
 /** Gathers what wants doing today; `days` is how far ahead a date counts as due. */
 export const todayOf = memoOn(
-	['lots', 'things', 'decisions', 'plannedMeals', 'meals'],
+	['lots', 'things', 'decisions', 'plannedMeals', 'meals', 'nooks'],
 	(home, today: string, days: number): Today => {
 		const gone: TodayItem[] = [];
 		const past: TodayItem[] = [];
 		const due: TodayItem[] = [];
 		const leftover: TodayItem[] = [];
 		for (const pick of useFirst(home, today, days)) {
-			if (pick.daysLeft !== null && pick.daysLeft < 0)
-				(mustGo(pick) ? gone : past).push({ code: mustGo(pick) ? 'must-go' : 'past', pick });
-			else if (isLeftover(pick))
-				leftover.push({ code: 'leftover', pick, mayFreeze: mayFreeze(pick) });
-			else due.push({ code: 'due', pick, mayFreeze: mayFreeze(pick) });
+			const { lot, thing, date, daysLeft } = pick;
+			if (date && daysLeft !== null && daysLeft < 0) {
+				if (isSafetyDate(lot, thing, date)) gone.push({ code: 'must-go', pick });
+				else past.push({ code: 'past', pick });
+			} else if (lot.dates.madeOn !== null && !isFrozenLot(home, lot))
+				leftover.push({ code: 'leftover', pick, mayFreeze: mayFreeze(home, pick) });
+			else due.push({ code: 'due', pick, mayFreeze: mayFreeze(home, pick) });
 		}
 		return {
 			'must-go': gone,

@@ -88,10 +88,10 @@ describe('after a power cut', () => {
 		expect(of(-2, -8)).toBe('use-now');
 	});
 	it('is noted once, and shortens the life of what lay there and of nothing else', () => {
-		const noted = apply(home, recordWarm(fridge.cabinetId, 'fridge', [spell], 'w', NOW));
+		const noted = apply(home, recordWarm(fridge.cabinetId, 'fridge', spell, 'w', NOW));
 		expect(dateOf(noted, 'chicken') < dateOf(home, 'chicken')).toBe(true);
 		expect(dateOf(noted, 'peas')).toBe(dateOf(home, 'peas'));
-		const twice = apply(noted, recordWarm(fridge.cabinetId, 'fridge', [spell], 'x', NOW));
+		const twice = apply(noted, recordWarm(fridge.cabinetId, 'fridge', spell, 'x', NOW));
 		expect(Object.keys(twice.warmSpells)).toHaveLength(1);
 		expect(lotOf(twice, 'chicken').lostDays).toBe(lotOf(noted, 'chicken').lostDays);
 		expect(coldKinds(home, fridge.cabinetId)).toEqual(['fridge', 'freezer']);
@@ -101,7 +101,7 @@ describe('after a power cut', () => {
 		const later = apply(
 			home,
 			putIn({ thingId, nookId, count: 2, states: ['open'], lotId: 'new', eventId: 'e', now: NOW }),
-			recordWarm(fridge.cabinetId, 'fridge', [spell], 'w', NOW)
+			recordWarm(fridge.cabinetId, 'fridge', spell, 'w', NOW)
 		);
 		expect(later.lots['new']!.lostDays).toBe(0);
 		expect(lotOf(later, 'chicken').lostDays).toBeGreaterThan(0);
@@ -115,7 +115,7 @@ describe('after a power cut', () => {
 				fc.double({ min: 5, max: 30, noNaN: true }),
 				(hours, meanC) => {
 					const warm = { from: at(0), to: at(hours), meanC, peakC: meanC };
-					const noted = apply(home, recordWarm(fridge.cabinetId, 'fridge', [warm], 'w', NOW));
+					const noted = apply(home, recordWarm(fridge.cabinetId, 'fridge', warm, 'w', NOW));
 					expect(dateOf(noted, 'chicken') <= dateOf(home, 'chicken')).toBe(true);
 				}
 			)

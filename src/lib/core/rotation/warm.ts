@@ -1,6 +1,5 @@
 import {
 	CabinetId,
-	categoryOf,
 	dayOf,
 	lotsIn,
 	WarmSpellId,
@@ -11,7 +10,7 @@ import {
 	type Thing,
 	type WarmSpell
 } from '../model';
-import { isFreezer, isFridge } from './places';
+import { climateOf, type NookClimate } from '../survey';
 
 /** One reading of a thermometer. */
 export interface Reading {
@@ -19,7 +18,7 @@ export interface Reading {
 	readonly at: string;
 	readonly c: number;
 }
-export type ColdKind = 'fridge' | 'freezer';
+export type ColdKind = WarmSpell['kind'];
 
 /** Warmer than this is too warm, °C. */
 export const COLD_LIMITS: Readonly<Record<ColdKind, number>> = { fridge: 5, freezer: -15 };
@@ -69,15 +68,15 @@ export function lostDays(spell: Spell, kind: ColdKind, now: string): number {
 	return Math.round((hoursOf(spell, now) / 24) * (faster - 1) * 100) / 100;
 }
 
+const CLIMATES: Readonly<Record<ColdKind, NookClimate>> = { fridge: 'chilled', freezer: 'frozen' };
+const COLD_KINDS = Object.keys(CLIMATES) as ColdKind[];
+const isOf = (nook: Nook, kind: ColdKind) => climateOf(nook) === CLIMATES[kind];
+
 /** Whether a cabinet is a fridge, a freezer, or both; by its places. */
-export const coldKinds = (home: Pick<Home, 'nooks'>, cabinetId: string): ColdKind[] => {
+export function coldKinds(home: Pick<Home, 'nooks'>, cabinetId: string): ColdKind[] {
 	const own = Object.values(home.nooks).filter((nook) => nook.cabinetId === cabinetId);
-	return [
-		...(own.some(isFridge) ? (['fridge'] as const) : []),
-		...(own.some(isFreezer) ? (['freezer'] as const) : [])
-	];
-};
-const isOf = (nook: Nook, kind: ColdKind) => (kind === 'fridge' ? isFridge(nook) : isFreezer(nook));
+	return COLD_KINDS.filter((kind) => own.some((nook) => isOf(nook, kind)));
+}
 
 /** Whether a lot was there at the time: what came in, was made or was frozen since was not. */
 function wasThere(home: Pick<Home, 'useEvents'>, lot: Lot, { from, to }: Spell): boolean {
@@ -139,52 +138,47 @@ export function afterOutage(
 	return lotsInCold(home, cabinetId, kind, spell).flatMap((lot): AfterOutage[] => {
 		const thing = home.things[lot.thingId];
 		if (!thing) return [];
-		const spoils =
-			PERISHABLE.includes(categoryOf(thing.category).code) || thing.hazards.includes('raw-meat');
-		const verdict: OutageVerdict = !spoils
-			? thawed
-				? 'use-now'
-				: 'good'
-			: isDanger
-				? 'discard'
-				: thawed
-					? 'use-now'
-					: 'good';
+		const spoils = PERISHABLE.includes(thing.category) || thing.hazards.includes('raw-meat');
+		const rest: OutageVerdict = thawed ? 'use-now' : 'good';
+		const verdict = spoils && isDanger ? 'discard' : rest;
 		return [{ lot, thing, verdict }];
 	});
 }
 
+/** Finds what is noted of a spell: it began at the same time in the same part of the same cabinet. */
+export const notedSpell = (
+	home: Pick<Home, 'warmSpells'>,
+	cabinetId: string,
+	kind: ColdKind,
+	from: string
+): WarmSpell | undefined =>
+	Object.values(home.warmSpells).find(
+		(each) => each.cabinetId === cabinetId && each.kind === kind && each.from === from
+	);
+
 /**
- * Makes the edit that notes the warm spells of a fridge or freezer: what lay in it keeps less long. A spell that is known
- * already (it began at the same time) is brought up to date, and takes only what it took more since.
+ * Makes the edit that notes a warm spell of a fridge or freezer: what lay in it keeps less long. One that is noted
+ * already is brought up to date, and takes only what it took more since; one that goes on is noted as far as it has come.
  */
 export function recordWarm(
 	cabinetId: string,
 	kind: ColdKind,
-	spells: readonly Spell[],
-	stem: string,
+	spell: Spell,
+	newId: string,
 	now: string
 ): Edit {
 	return (draft) => {
 		if (!draft.cabinets[cabinetId]) return;
-		spells.forEach((spell, i) => {
-			const known = Object.values(draft.warmSpells).find(
-				(each) => each.cabinetId === cabinetId && each.from === spell.from
-			);
-			const before = known ? lostDays(known, kind, known.to ?? known.from) : 0;
-			const lost = Math.max(0, lostDays(spell, kind, now) - before);
-			// One that goes on is noted as far as it has come.
-			const id = known?.id ?? WarmSpellId.parse(`${stem}-${i + 1}`);
-			draft.warmSpells[id] = {
-				id,
-				cabinetId: CabinetId.parse(cabinetId),
-				...spell,
-				to: spell.to ?? now
-			};
-			for (const { id: lotId } of lotsInCold(draft as Home, cabinetId, kind, spell)) {
-				const lot = draft.lots[lotId]!;
-				lot.lostDays = Math.round((lot.lostDays + lost) * 100) / 100;
-			}
-		});
+		const known = notedSpell(draft as Home, cabinetId, kind, spell.from);
+		const before = known ? lostDays(known, kind, now) : 0;
+		const lost = Math.max(0, lostDays(spell, kind, now) - before);
+		const id = known?.id ?? WarmSpellId.parse(newId);
+		const to = spell.to ?? now;
+		draft.warmSpells[id] = { id, cabinetId: CabinetId.parse(cabinetId), kind, ...spell, to };
+		if (lost === 0) return;
+		for (const { id: lotId } of lotsInCold(draft as Home, cabinetId, kind, spell)) {
+			const lot = draft.lots[lotId]!;
+			lot.lostDays = Math.round((lot.lostDays + lost) * 100) / 100;
+		}
 	};
 }

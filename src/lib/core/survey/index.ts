@@ -1,5 +1,6 @@
 export {
 	baseAboveFloorMm,
+	cabinetsInOrder,
 	climateOf,
 	HANGS_FROM_MM,
 	isPullOut,
@@ -7,6 +8,7 @@ export {
 	placeOfNook,
 	runAxes,
 	standingPoint,
+	type CabinetPlaces,
 	type NookClimate,
 	type NookPlace,
 	type Places

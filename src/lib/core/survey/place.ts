@@ -58,6 +58,27 @@ function sortNooks(home: Places): readonly NookPlace[] {
  */
 export const nooksInOrder = memoOn(['nooks', 'cabinets', 'runs', 'rooms'], sortNooks);
 
+/** A cabinet with its places, from the top down. */
+export interface CabinetPlaces {
+	readonly cabinet: Cabinet;
+	readonly room: Room;
+	readonly nooks: readonly Nook[];
+}
+
+/** Lists the cabinets in the order one walks past them, each with its places. */
+export const cabinetsInOrder = memoOn(
+	['nooks', 'cabinets', 'runs', 'rooms'],
+	(home): readonly CabinetPlaces[] => {
+		const found = new Map<string, { cabinet: Cabinet; room: Room; nooks: Nook[] }>();
+		for (const { nook, cabinet, room } of nooksInOrder(home)) {
+			const own = found.get(cabinet.id);
+			if (own) own.nooks.push(nook);
+			else found.set(cabinet.id, { cabinet, room, nooks: [nook] });
+		}
+		return [...found.values()];
+	}
+);
+
 /** Unit vectors of a run: along it, and towards the person who stands before it. */
 export function runAxes(run: Run): { along: Point; towards: Point; lengthMm: number } {
 	const dx = run.to.x - run.from.x;

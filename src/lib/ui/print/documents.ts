@@ -1,8 +1,9 @@
-import { lotsIn, stock, type Cabinet, type Home, type Nook } from '$lib/core/model';
-import { hazardOf, markedPlaces } from '$lib/core/marking';
+import { lotsIn, stock, type Cabinet, type Home } from '$lib/core/model';
+import { familyOf } from '$lib/core/grouping';
+import { hazardOf, markedPlaces, type Marked } from '$lib/core/marking';
 import { cutText, INK, SOFT, type Paper, type PrintPage } from '$lib/core/printing';
-import { effectiveDate, isFreezer, picksOf, shoppingList, useFirst } from '$lib/core/rotation';
-import { nooksInOrder, tapeList } from '$lib/core/survey';
+import { effectiveDate, picksOf, shoppingList, useFirst } from '$lib/core/rotation';
+import { cabinetsInOrder, climateOf, tapeList } from '$lib/core/survey';
 import { dateText } from '$lib/messages/clearing';
 import { HAZARD_WORDS, tapeText } from '$lib/messages/marking';
 import { amountText } from '$lib/messages/turning';
@@ -21,31 +22,18 @@ export const DOCUMENTS = [
 ] as const;
 export type DocumentKind = (typeof DOCUMENTS)[number];
 
-/** Cabinets in the order one walks past them, each with its places from the top down. */
-function cabinetsOf(home: Home): { cabinet: Cabinet; room: string; nooks: Nook[] }[] {
-	const found = new Map<string, { cabinet: Cabinet; room: string; nooks: Nook[] }>();
-	for (const { nook, cabinet, room } of nooksInOrder(home)) {
-		const own = found.get(cabinet.id);
-		if (own) own.nooks.push(nook);
-		else found.set(cabinet.id, { cabinet, room: room.name, nooks: [nook] });
-	}
-	return [...found.values()];
-}
-
-/** Groups that live in each place, by its id. */
-function groupsIn(home: Home): Map<string, string[]> {
-	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
-	const names = new Map<string, string[]>();
-	for (const { groupId, nookId } of plan?.assignments ?? []) {
-		const name = home.groups[groupId]?.name;
-		if (name) names.set(nookId, [...(names.get(nookId) ?? []), name]);
-	}
-	return names;
-}
+/** Names of the groups that live in each place, by its id. */
+const namesIn = (places: readonly Marked[]): ReadonlyMap<string, readonly string[]> =>
+	new Map(places.map(({ nook, groups }) => [nook.id, groups.map(({ name }) => name)]));
 
 const MOST_MAP_MM = 150;
 /** Draws a cabinet from the front to scale, with what lives behind its door. */
-function drawCabinet(doc: Doc, home: Home, cabinet: Cabinet, groups: Map<string, string[]>): void {
+function drawCabinet(
+	doc: Doc,
+	home: Home,
+	cabinet: Cabinet,
+	groups: ReadonlyMap<string, readonly string[]>
+): void {
 	const run = home.runs[cabinet.runId];
 	if (!run) return;
 	const geometry = frontGeometry(home, run);
@@ -109,13 +97,12 @@ function drawCabinet(doc: Doc, home: Home, cabinet: Cabinet, groups: Map<string,
 }
 
 function doorMaps(doc: Doc, home: Home, withStock: boolean): void {
-	const groups = groupsIn(home);
-	const hazards = new Map(
-		markedPlaces(home).map((each) => [each.nook.id as string, hazardOf(home, each)])
-	);
-	for (const { cabinet, room, nooks } of cabinetsOf(home)) {
+	const places = markedPlaces(home);
+	const groups = namesIn(places);
+	const hazards = new Map(places.map((each) => [each.nook.id as string, hazardOf(home, each)]));
+	for (const { cabinet, room, nooks } of cabinetsInOrder(home)) {
 		if (!nooks.some(({ id }) => groups.has(id))) continue;
-		doc.begin(cabinet.name, room);
+		doc.begin(cabinet.name, room.name);
 		drawCabinet(doc, home, cabinet, groups);
 		const danger = [...new Set(nooks.flatMap(({ id }) => hazards.get(id) ?? []))];
 		for (const hazard of danger) doc.text(HAZARD_WORDS[hazard], { bold: true });
@@ -135,12 +122,12 @@ function doorMaps(doc: Doc, home: Home, withStock: boolean): void {
 const MOST_BOXES = 10;
 /** A sheet for the lid of each freezer: what is in it, with boxes to tick as it is taken. */
 function freezerSheets(doc: Doc, home: Home, today: string): void {
-	for (const { cabinet, room, nooks } of cabinetsOf(home)) {
-		const own = nooks.filter(isFreezer);
+	for (const { cabinet, room, nooks } of cabinetsInOrder(home)) {
+		const own = nooks.filter((nook) => climateOf(nook) === 'frozen');
 		if (!own.length) continue;
 		doc.begin(
 			`In the freezer: ${cabinet.name}`,
-			`${room}, as of ${dateText(today)}. Tick a box for each one taken.`
+			`${room.name}, as of ${dateText(today)}. Tick a box for each one taken.`
 		);
 		const shares = [0.4, 0.2, 0.4];
 		for (const nook of own) {
@@ -201,9 +188,7 @@ function medicines(doc: Doc, home: Home): void {
 	const own = stock(home)
 		.flatMap((lot) => {
 			const thing = home.things[lot.thingId];
-			return thing?.hazards.includes('medicine') || thing?.category === 'bathroom.medicines'
-				? [{ lot, thing: thing! }]
-				: [];
+			return thing && familyOf(thing) === 'medicine' ? [{ lot, thing }] : [];
 		})
 		.sort((a, b) => a.thing.name.localeCompare(b.thing.name, 'en'));
 	if (!own.length) return;

@@ -46,8 +46,10 @@
 				</p>{/if}
 		{/each}
 		<button class="btn mt-1" disabled={desk.isReading} onclick={() => desk.read()}
-			><Thermometer size={18} />Read the thermometers</button
+			><Thermometer size={18} />Read the stand-in thermometers</button
 		>
-		<p class="soft text-sm">Made-up readings, until a thermometer of your own is there.</p>
+		<p class="soft text-sm">
+			There is no thermometer of yours yet: these readings are made up, and are noted in this home.
+		</p>
 	</section>
 {/if}

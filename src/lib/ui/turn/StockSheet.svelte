@@ -1,20 +1,13 @@
 <script lang="ts">
-	import X from '@lucide/svelte/icons/x';
-	import { WASTE_REASONS } from '$lib/core/model';
+	import { UNITS, WASTE_REASONS } from '$lib/core/model';
 	import { dateText } from '$lib/messages/clearing';
-	import { amountText, BASIS_WORDS, WASTE_WORDS } from '$lib/messages/turning';
+	import { amountText, BASIS_WORDS, UNIT_NAMES, WASTE_WORDS } from '$lib/messages/turning';
+	import Sheet from '$lib/ui/frame/Sheet.svelte';
 	import { getCorrecting } from '$lib/state/context';
 	import type { TurnDesk } from '$lib/state/turn-desk.svelte';
 
 	let { desk }: { desk: TurnDesk } = $props();
 	const correcting = getCorrecting();
-	let dialog = $state<HTMLDialogElement>();
-	$effect(() => {
-		if (!dialog) return;
-		const shown = dialog;
-		shown.showModal();
-		return () => shown.close();
-	});
 	let more = $state({ count: 1, date: '' });
 	/** Everything that is done closes the sheet: the toast says it, and takes it back. */
 	function act(work: () => void) {
@@ -25,144 +18,125 @@
 
 {#if desk.chosen}
 	{@const { lot, thing, date } = desk.chosen}
-	<dialog
-		class="modal modal-bottom sm:modal-middle"
-		aria-label="Stock of {thing.name}"
-		bind:this={dialog}
-		oncancel={(event) => {
-			event.preventDefault();
-			desk.close();
-		}}
-		onclick={(event) => event.target === dialog && desk.close()}
+	{@const place = lot.nookId ? `in ${desk.home.nooks[lot.nookId]?.name}` : 'on the table'}
+	{@const due = date ? `, ${dateText(date.on)} ${BASIS_WORDS[date.basis]}` : ''}
+	{@const where = `${amountText(lot.count, lot.unit)} ${place}${due}`}
+	<Sheet
+		label="Stock of {thing.name}"
+		title={thing.name}
+		under={where}
+		onclose={() => desk.close()}
 	>
-		<div class="modal-box sheet">
-			<div class="head">
-				<div>
-					<h2>{thing.name}</h2>
-					<p class="soft">
-						{amountText(lot.count, lot.unit)}
-						{lot.nookId ? `in ${desk.home.nooks[lot.nookId]?.name}` : 'on the table'}{date
-							? `, ${dateText(date.on)} ${BASIS_WORDS[date.basis]}`
-							: ''}
-					</p>
-				</div>
-				<button class="btn btn-ghost" onclick={() => desk.close()}><X size={18} />Close</button>
-			</div>
-			{#if desk.wrong}<p class="wrong" role="alert">{desk.wrong}</p>{/if}
-			<div class="many">
-				<label
-					><span class="soft">How many of them</span>
-					<input
-						class="input measure"
-						type="number"
-						step="any"
-						min="0"
-						max={lot.count}
-						value={desk.count}
-						onchange={(event) => desk.setCount(Number(event.currentTarget.value))}
-					/></label
-				>
-				<button
-					class="btn"
-					disabled={desk.count === lot.count}
-					onclick={() => desk.setCount(lot.count)}>All {amountText(lot.count, lot.unit)}</button
-				>
-			</div>
-			<div class="acts">
-				<button class="btn btn-primary" onclick={() => act(() => desk.take(lot, desk.count))}
-					>Take down</button
-				>
-				<button
-					class="btn"
-					disabled={lot.dates.openedOn !== null || desk.isFrozen}
-					onclick={() => act(() => desk.open(lot))}>Open one</button
-				>
-				{#if desk.isFrozen}
-					<button class="btn" onclick={() => act(() => desk.thaw(lot, desk.count))}
-						>Take out to thaw</button
-					>
-				{:else}
-					<button
-						class="btn"
-						disabled={!!desk.noFreezing}
-						onclick={() => act(() => desk.freeze(lot, desk.count))}>Freeze</button
-					>
-				{/if}
-			</div>
-			{#if desk.noFreezing && !desk.isFrozen}<p class="soft text-sm">{desk.noFreezing}</p>{/if}
-			{#if desk.isFrozen}<p class="soft text-sm">
-					Thaw in the fridge, on a tray, never on the worktop. Do not freeze it again raw.
-				</p>{/if}
+		{#if desk.wrong}<p class="wrong" role="alert">{desk.wrong}</p>{/if}
+		<div class="many">
 			<label
-				><span class="soft">Move to</span>
-				<select
-					class="select"
-					value={lot.nookId ?? ''}
-					onchange={(event) => {
-						const to = event.currentTarget.value || null;
-						act(() => desk.move(lot, desk.count, to));
-					}}
-				>
-					<option value="">the table</option>
-					{#each desk.places as { nook } (nook.id)}<option value={nook.id}>{nook.name}</option
-						>{/each}
-				</select></label
+				><span class="soft">How many of them</span>
+				<input
+					class="input measure"
+					type="number"
+					step="any"
+					min="0"
+					max={lot.count}
+					value={desk.count}
+					onchange={(event) => desk.setCount(Number(event.currentTarget.value))}
+				/></label
 			>
-			<fieldset>
-				<legend class="soft">Throw out, because</legend>
-				<div class="acts">
-					{#each WASTE_REASONS as why (why)}
-						<button class="btn" onclick={() => act(() => desk.throwOut(lot, desk.count, why))}
-							>{WASTE_WORDS[why]}</button
-						>
-					{/each}
-				</div>
-			</fieldset>
-			<fieldset>
-				<legend class="soft">Put more in</legend>
-				<div class="many">
-					<label
-						><span class="text-sm">How many</span>
-						<input class="input measure" type="number" min="1" bind:value={more.count} /></label
-					>
-					<label
-						><span class="text-sm">Date, if printed</span>
-						<input class="input measure" placeholder="03/27" bind:value={more.date} /></label
-					>
-					<button
-						class="btn"
-						onclick={() => act(() => void desk.putIn(thing, more.count, more.date, lot.nookId))}
-						>Put in</button
-					>
-				</div>
-			</fieldset>
 			<button
-				class="btn btn-ghost self-start"
-				onclick={() => {
-					// Closed, the sheet knows no lot any more.
-					const { id } = lot;
-					desk.close();
-					correcting().open(id);
-				}}>Put its record right</button
+				class="btn"
+				disabled={desk.count === lot.count}
+				onclick={() => desk.setCount(lot.count)}>All {amountText(lot.count, lot.unit)}</button
 			>
 		</div>
-	</dialog>
+		<div class="acts">
+			<button class="btn btn-primary" onclick={() => act(() => desk.take(lot, desk.count))}
+				>Take down</button
+			>
+			<button
+				class="btn"
+				disabled={lot.dates.openedOn !== null || desk.isFrozen}
+				onclick={() => act(() => desk.open(lot))}>Open one</button
+			>
+			{#if desk.isFrozen}
+				<button class="btn" onclick={() => act(() => desk.thaw(lot, desk.count))}
+					>Take out to thaw</button
+				>
+			{:else}
+				<button
+					class="btn"
+					disabled={!!desk.noFreezing}
+					onclick={() => act(() => desk.freeze(lot, desk.count))}>Freeze</button
+				>
+			{/if}
+		</div>
+		{#if desk.noFreezing && !desk.isFrozen}<p class="soft text-sm">{desk.noFreezing}</p>{/if}
+		{#if desk.isFrozen}<p class="soft text-sm">
+				Thaw in the fridge, on a tray, never on the worktop. Do not freeze it again raw.
+			</p>{/if}
+		<label
+			><span class="soft">Move to</span>
+			<select
+				class="select"
+				value={lot.nookId ?? ''}
+				onchange={(event) => {
+					const to = event.currentTarget.value || null;
+					act(() => desk.move(lot, desk.count, to));
+				}}
+			>
+				<option value="">the table</option>
+				{#each desk.places as { nook } (nook.id)}<option value={nook.id}>{nook.name}</option>{/each}
+			</select></label
+		>
+		<label
+			><span class="soft">Count it in</span>
+			<select
+				class="select"
+				value={lot.unit}
+				onchange={(event) => desk.countIn(lot, event.currentTarget.value as typeof lot.unit)}
+			>
+				{#each UNITS as unit (unit)}<option value={unit}>{UNIT_NAMES[unit]}</option>{/each}
+			</select></label
+		>
+		<fieldset>
+			<legend class="soft">Throw out, because</legend>
+			<div class="acts">
+				{#each WASTE_REASONS as why (why)}
+					<button class="btn" onclick={() => act(() => desk.throwOut(lot, desk.count, why))}
+						>{WASTE_WORDS[why]}</button
+					>
+				{/each}
+			</div>
+		</fieldset>
+		<fieldset>
+			<legend class="soft">Put more in</legend>
+			<div class="many">
+				<label
+					><span class="text-sm">How many</span>
+					<input class="input measure" type="number" min="1" bind:value={more.count} /></label
+				>
+				<label
+					><span class="text-sm">Date, if printed</span>
+					<input class="input measure" placeholder="03/27" bind:value={more.date} /></label
+				>
+				<button
+					class="btn"
+					onclick={() => act(() => void desk.putIn(thing, more.count, more.date, lot.nookId))}
+					>Put in</button
+				>
+			</div>
+		</fieldset>
+		<button
+			class="btn btn-ghost self-start"
+			onclick={() => {
+				// Closed, the sheet knows no lot any more.
+				const { id } = lot;
+				desk.close();
+				correcting().open(id);
+			}}>Put its record right</button
+		>
+	</Sheet>
 {/if}
 
 <style>
-	.sheet {
-		display: flex;
-		flex-direction: column;
-		gap: 0.8rem;
-		width: min(36rem, 100%);
-		max-width: 36rem;
-	}
-	.head {
-		display: flex;
-		align-items: flex-start;
-		justify-content: space-between;
-		gap: 1rem;
-	}
 	.many,
 	.acts {
 		display: flex;

@@ -14,11 +14,10 @@
 	import { now, today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { Later } from '$lib/state/later.svelte';
-	import { newId } from '$lib/state/ids';
 	import { ColdDesk } from '$lib/state/cold-desk.svelte';
 	import { standInThermometer } from '$lib/data/devices';
 	import { TurnDesk } from '$lib/state/turn-desk.svelte';
-	import { undoToast } from '$lib/state/undo-toast';
+	import { turnDeps } from '$lib/state/turn-deps';
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
@@ -30,19 +29,10 @@
 	import TurnHead from '$lib/ui/turn/TurnHead.svelte';
 
 	const getStore = getHomeStore();
-	const desk = new TurnDesk({
-		store: getStore,
-		newId,
-		now,
-		today,
-		said: (words) => undoToast(getStore(), words, newId())
-	});
+	const desk = new TurnDesk(turnDeps(getStore));
 	const cold = new ColdDesk({
-		store: getStore,
-		newId,
-		now,
-		thermometer: (name, kind) => standInThermometer(name, kind, now),
-		said: (words) => undoToast(getStore(), words, newId())
+		...turnDeps(getStore),
+		thermometer: (name, kind) => standInThermometer(name, kind, now)
 	});
 	const home = $derived(desk.home);
 	/** In the order in which a day goes: first what hurts, then what is eaten, then what is fetched. */

@@ -2,21 +2,14 @@
 	import { page } from '$app/state';
 	import { daysText } from '$lib/messages/clearing';
 	import { amountText } from '$lib/messages/turning';
-	import { now, today } from '$lib/state/clock.svelte';
+	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
-	import { newId } from '$lib/state/ids';
 	import { KioskDesk } from '$lib/state/kiosk-desk.svelte';
 	import { TurnDesk } from '$lib/state/turn-desk.svelte';
-	import { undoToast } from '$lib/state/undo-toast';
+	import { turnDeps } from '$lib/state/turn-deps';
 
 	const getStore = getHomeStore();
-	const turn = new TurnDesk({
-		store: getStore,
-		newId,
-		now,
-		today,
-		said: (words) => undoToast(getStore(), words, newId())
-	});
+	const turn = new TurnDesk(turnDeps(getStore));
 	const desk = new KioskDesk({ store: getStore, today, place: () => page.params.place!, turn });
 </script>
 

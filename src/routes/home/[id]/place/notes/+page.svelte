@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Printer from '@lucide/svelte/icons/printer';
 	import type { Group } from '$lib/core/model';
-	import { nooksInOrder } from '$lib/core/survey';
+	import { cabinetsInOrder } from '$lib/core/survey';
 	import { placesOfLots, reviewPlan } from '$lib/core/zoning';
 	import { notesText, reviewText } from '$lib/messages/zoning';
 	import { dateText } from '$lib/messages/clearing';
@@ -23,19 +23,14 @@
 			const group = home.groups[groupId];
 			if (group) notes.set(nookId, [...(notes.get(nookId) ?? []), { group, part: share < 0.999 }]);
 		}
-		const found: {
-			id: string;
-			name: string;
-			room: string;
-			rows: { id: string; name: string; notes: { group: Group; part: boolean }[] }[];
-		}[] = [];
-		for (const { nook, cabinet, room } of nooksInOrder(home)) {
-			let last = found.find(({ id }) => id === cabinet.id);
-			if (!last)
-				found.push((last = { id: cabinet.id, name: cabinet.name, room: room.name, rows: [] }));
-			last.rows.push({ id: nook.id, name: nook.name, notes: notes.get(nook.id) ?? [] });
-		}
-		return found.filter(({ rows }) => rows.some(({ notes: own }) => own.length));
+		return cabinetsInOrder(home)
+			.map(({ cabinet, room, nooks }) => ({
+				id: cabinet.id,
+				name: cabinet.name,
+				room: room.name,
+				rows: nooks.map(({ id, name }) => ({ id, name, notes: notes.get(id) ?? [] }))
+			}))
+			.filter(({ rows }) => rows.some(({ notes: own }) => own.length));
 	});
 	const NAMED = 5;
 	const thingsIn = (groupId: string, nookId: string) =>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { formatMoney } from '$lib/core/model';
-	import { WEEKS_AHEAD } from '$lib/core/rotation';
+	import { USUAL_PRICE, WEEKS_AHEAD } from '$lib/core/rotation';
 	import { dateText } from '$lib/messages/clearing';
 	import { countText, wholeText } from '$lib/messages/numbers';
 	import {
@@ -191,7 +191,7 @@
 				Best to hold: <b class="measure">{outlook.best.level}</b>{outlook.now
 					? `, now ${outlook.now.level}`
 					: ''}.{#if !outlook.isPriced}{' '}No price is known; a pack counts as {money(
-						200
+						USUAL_PRICE
 					)}.{/if}{#if outlook.basis === 'class'}{' '}This stands on a guess of how often it is
 					used: take it down here for a few weeks, and it gets better.{/if}
 			</p>

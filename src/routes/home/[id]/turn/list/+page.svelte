@@ -10,24 +10,16 @@
 	import type { ShoppingLine } from '$lib/core/rotation';
 	import { lineText } from '$lib/messages/turning';
 	import { countText } from '$lib/messages/numbers';
-	import { now, today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
-	import { newId } from '$lib/state/ids';
 	import { ListDesk } from '$lib/state/list-desk.svelte';
-	import { undoToast } from '$lib/state/undo-toast';
+	import { turnDeps } from '$lib/state/turn-deps';
 	import { fileName, saveFile } from '$lib/ui/forms/save-file';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import PutAway from '$lib/ui/turn/PutAway.svelte';
 	import TurnHead from '$lib/ui/turn/TurnHead.svelte';
 
 	const getStore = getHomeStore();
-	const desk = new ListDesk({
-		store: getStore,
-		newId,
-		now,
-		today,
-		said: (words) => undoToast(getStore(), words, newId())
-	});
+	const desk = new ListDesk(turnDeps(getStore));
 	const home = $derived(desk.home);
 	const money = (minor: number) => formatMoney(minor, home.currency);
 	let opened = $state<string | null>(null);

@@ -5,11 +5,10 @@
 	import { dateText, daysText } from '$lib/messages/clearing';
 	import { countText } from '$lib/messages/numbers';
 	import { missingText, SLOT_WORDS } from '$lib/messages/turning';
-	import { now, today } from '$lib/state/clock.svelte';
+	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
-	import { newId } from '$lib/state/ids';
 	import { MealsDesk, type PlanCell } from '$lib/state/meals-desk.svelte';
-	import { undoToast } from '$lib/state/undo-toast';
+	import { turnDeps } from '$lib/state/turn-deps';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
 	import MealSheet from '$lib/ui/turn/MealSheet.svelte';
@@ -18,14 +17,7 @@
 	import { createMealsClient } from '$lib/workers/meals.client';
 
 	const getStore = getHomeStore();
-	const desk = new MealsDesk({
-		store: getStore,
-		newId,
-		now,
-		today,
-		runner: createMealsClient(),
-		said: (words) => undoToast(getStore(), words, newId())
-	});
+	const desk = new MealsDesk({ ...turnDeps(getStore), runner: createMealsClient() });
 	$effect(() => () => desk.stop());
 	const days = $derived([...new Set(desk.cells.map(({ on }) => on))]);
 	const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' });

@@ -4,12 +4,11 @@
 	import { amountText, rateText } from '$lib/messages/turning';
 	import { countText } from '$lib/messages/numbers';
 	import { dateText } from '$lib/messages/clearing';
-	import { now, today } from '$lib/state/clock.svelte';
+	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
-	import { newId } from '$lib/state/ids';
 	import { StockDesk, type HeldThing } from '$lib/state/stock-desk.svelte';
 	import { TurnDesk } from '$lib/state/turn-desk.svelte';
-	import { undoToast } from '$lib/state/undo-toast';
+	import { turnDeps } from '$lib/state/turn-deps';
 	import Minus from '@lucide/svelte/icons/minus';
 	import Tablet from '@lucide/svelte/icons/tablet';
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
@@ -23,13 +22,7 @@
 	import TurnHead from '$lib/ui/turn/TurnHead.svelte';
 
 	const getStore = getHomeStore();
-	const turn = new TurnDesk({
-		store: getStore,
-		newId,
-		now,
-		today,
-		said: (words) => undoToast(getStore(), words, newId())
-	});
+	const turn = new TurnDesk(turnDeps(getStore));
 	const desk = new StockDesk({ store: getStore, today });
 	const home = $derived(desk.home);
 	const sought = $derived(page.url.searchParams.get('thing'));
