@@ -18,6 +18,7 @@
 
 {#if desk.chosen}
 	{@const { lot, thing, date } = desk.chosen}
+	{@const isFood = thing.category.startsWith('food.')}
 	{@const place = lot.nookId ? `in ${desk.home.nooks[lot.nookId]?.name}` : 'on the table'}
 	{@const due = date ? `, ${dateText(date.on)} ${BASIS_WORDS[date.basis]}` : ''}
 	{@const where = `${amountText(lot.count, lot.unit)} ${place}${due}`}
@@ -60,7 +61,7 @@
 				<button class="btn" onclick={() => act(() => desk.thaw(lot, desk.count))}
 					>Take out to thaw</button
 				>
-			{:else}
+			{:else if isFood}
 				<button
 					class="btn"
 					disabled={!!desk.noFreezing}
@@ -68,7 +69,9 @@
 				>
 			{/if}
 		</div>
-		{#if desk.noFreezing && !desk.isFrozen}<p class="soft text-sm">{desk.noFreezing}</p>{/if}
+		{#if isFood && desk.noFreezing && !desk.isFrozen}<p class="soft text-sm">
+				{desk.noFreezing}
+			</p>{/if}
 		{#if desk.isFrozen}<p class="soft text-sm">
 				Thaw in the fridge, on a tray, never on the worktop. Do not freeze it again raw.
 			</p>{/if}

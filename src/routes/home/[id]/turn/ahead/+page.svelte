@@ -123,7 +123,8 @@
 			<ul>
 				{#each desk.spoiling.slice(0, SHOWN) as each (each.thing.id)}{@render row(
 						each,
-						expectedText(each.outlook)
+						expectedText(each.outlook),
+						each.outlook.wasteMinor
 					)}{:else}<li>Nothing will likely spoil.</li>{/each}
 			</ul>
 		</section>
@@ -165,13 +166,13 @@
 	{/if}
 </Bench>
 
-{#snippet row(each: Expected, words: string)}
+{#snippet row(each: Expected, words: string, costMinor = 0)}
 	<li class="row">
 		<button class="name" onclick={() => desk.choose(each.thing.id)}>
 			<b>{each.thing.name}</b>
 			<span class="soft block text-sm">{words}</span>
 		</button>
-		{#if each.outlook.wasteMinor}<span class="measure">{money(each.outlook.wasteMinor)}</span>{/if}
+		{#if costMinor}<span class="measure">{money(costMinor)}</span>{/if}
 	</li>
 {/snippet}
 
