@@ -4,6 +4,7 @@ import {
 	addDays,
 	blankGroup,
 	blankNook,
+	blankReset,
 	type InsideSize,
 	type Nook,
 	blankThing,
@@ -20,6 +21,7 @@ import {
 } from '../core/model';
 import { USUAL_KINDS } from '../core/fitting';
 import { DEMO_ID } from './demo-id';
+import { demoLog } from './demo-log';
 
 const CLASS_OF: Record<string, UseClass> = {
 	A: 'several-daily',
@@ -258,6 +260,13 @@ export function demoHome(now: string): Home {
 		),
 		things: byId(things.map(({ thing }) => thing)),
 		lots: byId(lots),
+		useEvents: byId(
+			demoLog(
+				things.map(({ thing }) => thing),
+				lots,
+				today
+			)
+		),
 		groups: groupsOf(rows),
 		containerKinds: byId(
 			USUAL_KINDS.map((kind) => ({
@@ -322,6 +331,7 @@ export function demoHome(now: string): Home {
 				([kind, cabinetId, everyDays, doneDaysAgo, foundShare]) => [
 					kind,
 					{
+						...blankReset(),
 						id: kind,
 						kind,
 						cabinetId,

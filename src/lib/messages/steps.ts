@@ -129,5 +129,6 @@ export const RESET_WORDS: Readonly<Record<Reset['kind'], { name: string; what: s
 	seasonal: {
 		name: 'Seasonal swap',
 		what: 'Bring this season’s things forward and put last season’s away.'
-	}
+	},
+	own: { name: 'Own reset', what: 'As you said.' }
 };

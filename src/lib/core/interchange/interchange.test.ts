@@ -48,7 +48,7 @@ describe('the home file', () => {
 		expect(codesOf('')).toEqual(['file-not-json']);
 		expect(codesOf('[]')).toEqual(['file-wrong-type']);
 		expect(codesOf('{"format":"other","version":1}')).toEqual(['file-wrong-type']);
-		expect(codesOf(good.replace('"version":8', '"version":9'))).toEqual(['file-newer']);
+		expect(codesOf(good.replace('"version":9', '"version":10'))).toEqual(['file-newer']);
 		expect(codesOf(good.replace(/"widthMm":\d+/, '"widthMm":"wide"'))).toEqual(['file-bad-record']);
 		expect(codesOf(good.replace(/"count":6/, '"count":6,"extra":1'))).toEqual(['file-bad-record']);
 		expect(codesOf('x'.repeat(MAX_FILE_BYTES + 1))).toEqual(['file-too-large']);
@@ -108,7 +108,7 @@ describe('the home file', () => {
 			expect((records as Record<string, unknown>)['constructor']).toBeUndefined();
 	});
 	it.each([0, -3])('has no layout %s', (version) => {
-		const text = writeHomeFile(tinyHome()).replace('"version":8', `"version":${version}`);
+		const text = writeHomeFile(tinyHome()).replace('"version":9', `"version":${version}`);
 		expect(codesOf(text)).toEqual(['file-bad-version']);
 	});
 	it.each([1, 2, 3, 4, 5, 6])(
@@ -211,6 +211,37 @@ describe('versions', () => {
 		expect(warmSpells['ws1']!.peakC).toBe(12);
 		expect(marks['mark-place']).toMatchObject({ placementId: null, bare: false });
 		expect(settings.shop.areas).toEqual(['Fridge', 'Dry food']);
+	});
+	it('reads the frozen fixture of version 9, with everything that version added', () => {
+		const text = readFileSync(new URL('./fixtures/v9.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		const { schools, customs, settings, things, resets, practiceCards, misplacings } = result.home;
+		expect(schools.dates).toBe('quarter');
+		expect(customs).toEqual({ locale: 'en-GB', paper: 'Letter', weekStart: 'sun' });
+		expect(settings.shop.budgetMinor).toBe(9000);
+		expect(Object.values(things)[0]!.cooking).toMatch(/2 parts water/);
+		expect(resets['own-1']).toMatchObject({ kind: 'own', postponedTo: '2026-03-09' });
+		expect(resets['own-1']!.log).toHaveLength(2);
+		expect(resets['swap-1']!.swap?.from).toEqual(['05-01', '10-15']);
+		expect(practiceCards['pc1']!.streak).toBe(2);
+		expect(misplacings['mp1']).toBeDefined();
+	});
+	it('carries version 8 to today: what is known of the last time begins the log of a reset', () => {
+		const text = readFileSync(new URL('./fixtures/v8.keepnook.json', import.meta.url), 'utf8');
+		const old = JSON.parse(text) as {
+			home: { resets: Record<string, { lastDoneOn: string | null; foundShare: number | null }> };
+		};
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		expect(Object.keys(old.home.resets).length).toBeGreaterThan(0);
+		for (const [id, { lastDoneOn, foundShare }] of Object.entries(old.home.resets)) {
+			const { log, ...reset } = result.home.resets[id]!;
+			expect(reset).toMatchObject({ lastDoneOn, foundShare, nookIds: [], swap: null });
+			expect(log.map(({ on }) => on)).toEqual(lastDoneOn === null ? [] : [lastDoneOn]);
+		}
 	});
 	it('carries version 7 to today: so many packs to hold are a rule now, and labels know their contents', () => {
 		const text = readFileSync(new URL('./fixtures/v7.keepnook.json', import.meta.url), 'utf8');

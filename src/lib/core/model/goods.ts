@@ -1,16 +1,5 @@
 import { z } from 'zod';
-import {
-	CabinetId,
-	DecisionId,
-	GroupId,
-	LotId,
-	NookId,
-	PersonId,
-	ResetId,
-	RoutineId,
-	SessionId,
-	ThingId
-} from './ids';
+import { DecisionId, GroupId, LotId, NookId, PersonId, RoutineId, SessionId, ThingId } from './ids';
 import { Instant, IsoDate, Minor } from './scalars';
 import { Mm, StationKind, Words } from './places';
 import { HoldRule, UNITS } from './stocking';
@@ -85,6 +74,8 @@ export const Thing = z.strictObject({
 	groupByHand: z.boolean(),
 	/** Allergens it holds, and those it is sure to be free of; null: read from its name. */
 	allergens: z.strictObject({ contains: z.array(Words), freeFrom: z.array(Words) }).nullable(),
+	/** How it is cooked, as the pack says: it goes on the label of the jar. Empty: not said. */
+	cooking: Words,
 	/** How much to hold; null: not restocked. */
 	hold: HoldRule.nullable(),
 	/** Uses or portions that one pack gives; null: as its kind usually does. */
@@ -292,27 +283,3 @@ export const ClearingSession = z.strictObject({
 	strays: z.array(Words)
 });
 export type ClearingSession = z.infer<typeof ClearingSession>;
-
-export const RESET_KINDS = [
-	'food-boxes',
-	'pantry-dates',
-	'fridge',
-	'spices',
-	'freezer-list',
-	'freezer-defrost',
-	'medicines',
-	'make-up',
-	'under-sink',
-	'junk-drawer',
-	'seasonal'
-] as const;
-export const Reset = z.strictObject({
-	id: ResetId,
-	kind: z.enum(RESET_KINDS),
-	cabinetId: CabinetId,
-	everyDays: z.int().min(1).max(3650),
-	lastDoneOn: IsoDate.nullable(),
-	/** Share of what was looked at that had to go last time; steers the interval. */
-	foundShare: z.number().min(0).max(1).nullable()
-});
-export type Reset = z.infer<typeof Reset>;

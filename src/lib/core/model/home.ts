@@ -1,15 +1,17 @@
 import { z } from 'zod';
-import { ClearingSession, Decision, Group, Lot, Reset, Routine, Thing } from './goods';
+import { ClearingSession, Decision, Group, Lot, Routine, Thing } from './goods';
 import { Instant, IsoDate } from './scalars';
 import { HomeId, IdText, NookId, PlanId } from './ids';
 import { Cabinet, Nook, Person, Pet, Room, Run, Station, Words } from './places';
 import { ContainerKind, FitPlan, Mark, Pin, ZonePlan } from './plans';
 import { Settings } from './settings';
 import { BelongsHere } from './spots';
+import { Customs } from './customs';
+import { Misplacing, PracticeCard, Reset } from './keeping';
 import { ListLine, Meal, PlannedMeal, UseEvent, WarmSpell } from './stocking';
 
 /** The version of the file and record layout that this program writes. */
-export const HOME_VERSION = 8;
+export const HOME_VERSION = 9;
 
 /** The schema of each kind of record, by the name of its collection. */
 export const RECORD_SCHEMAS = {
@@ -35,7 +37,9 @@ export const RECORD_SCHEMAS = {
 	useEvents: UseEvent,
 	plannedMeals: PlannedMeal,
 	listLines: ListLine,
-	warmSpells: WarmSpell
+	warmSpells: WarmSpell,
+	practiceCards: PracticeCard,
+	misplacings: Misplacing
 } as const;
 
 export type CollectionName = keyof typeof RECORD_SCHEMAS;
@@ -76,8 +80,11 @@ export const HomeHead = z.strictObject({
 		tops: z.boolean(),
 		boxes: z.enum(['decant', 'packs']),
 		/** How a clear-out runs: one place after the other, or everything out first. */
-		clear: z.enum(['place-at-a-time', 'all-at-once'])
+		clear: z.enum(['place-at-a-time', 'all-at-once']),
+		/** Whether dates are kept of each pack, or of a section of a shelf that holds a month or a quarter of a year. */
+		dates: z.enum(['packs', 'month', 'quarter'])
 	}),
+	customs: Customs,
 	/** The clear-out that is planned; null: none. Minutes are counted from midnight. */
 	clearDay: z
 		.strictObject({
@@ -125,7 +132,9 @@ export const Home = z.strictObject({
 	useEvents: collection(UseEvent),
 	plannedMeals: collection(PlannedMeal),
 	listLines: collection(ListLine),
-	warmSpells: collection(WarmSpell)
+	warmSpells: collection(WarmSpell),
+	practiceCards: collection(PracticeCard),
+	misplacings: collection(Misplacing)
 });
 export type Home = z.infer<typeof Home>;
 /** What a computation reads of a home. @example HomePart<'things' | 'lots'> */

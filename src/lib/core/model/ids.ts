@@ -41,6 +41,8 @@ export const UseEventId = idOf<'UseEvent'>();
 export const PlannedMealId = idOf<'PlannedMeal'>();
 export const ListLineId = idOf<'ListLine'>();
 export const WarmSpellId = idOf<'WarmSpell'>();
+export const PracticeCardId = idOf<'PracticeCard'>();
+export const MisplacingId = idOf<'Misplacing'>();
 /** Something inside a record that one can point at (a corner, a doorway, a pipe, a container); unique in its list. */
 export const PartId = idOf<'Part'>();
 
@@ -68,6 +70,8 @@ export type UseEventId = z.infer<typeof UseEventId>;
 export type PlannedMealId = z.infer<typeof PlannedMealId>;
 export type ListLineId = z.infer<typeof ListLineId>;
 export type WarmSpellId = z.infer<typeof WarmSpellId>;
+export type PracticeCardId = z.infer<typeof PracticeCardId>;
+export type MisplacingId = z.infer<typeof MisplacingId>;
 export type PartId = z.infer<typeof PartId>;
 
 /** What has not been given its id yet. */

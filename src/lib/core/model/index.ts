@@ -3,6 +3,8 @@ export * from './places';
 export * from './scalars';
 export * from './goods';
 export * from './stocking';
+export * from './keeping';
+export * from './customs';
 export * from './plans';
 export * from './settings';
 export { LabelSheet } from './label-sheet';
@@ -11,6 +13,7 @@ export {
 	blankDecision,
 	blankGroup,
 	blankNook,
+	blankReset,
 	blankThing,
 	headOf,
 	makeHome,

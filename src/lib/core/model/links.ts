@@ -70,12 +70,21 @@ export const LINKS: readonly Link[] = [
 	link('routines', 'steps.*.groupId', 'groups', 'drop'),
 	link('sessions', 'nookId', 'nooks', 'cascade'),
 	link('resets', 'cabinetId', 'cabinets', 'cascade'),
+	link('resets', 'nookIds.*', 'nooks', 'drop'),
+	link('resets', 'personId', 'people', 'clear'),
+	link('resets', 'swap.groupIds.*', 'groups', 'clear'),
+	link('resets', 'swap.awayNookId', 'nooks', 'clear'),
 	link('useEvents', 'lotId', 'lots', 'cascade'),
 	link('useEvents', 'thingId', 'things', 'cascade'),
 	link('plannedMeals', 'mealId', 'meals', 'cascade'),
 	link('plannedMeals', 'lotId', 'lots', 'cascade'),
 	link('listLines', 'thingId', 'things', 'cascade'),
-	link('warmSpells', 'cabinetId', 'cabinets', 'cascade')
+	link('warmSpells', 'cabinetId', 'cabinets', 'cascade'),
+	link('practiceCards', 'personId', 'people', 'cascade'),
+	link('practiceCards', 'groupId', 'groups', 'cascade'),
+	link('practiceCards', 'nookId', 'nooks', 'cascade'),
+	link('misplacings', 'thingId', 'things', 'cascade'),
+	link('misplacings', 'nookId', 'nooks', 'clear')
 ];
 
 /** A link that leads nowhere. */

@@ -2,6 +2,7 @@ import { DEFAULT_SETTINGS } from './settings';
 import { COLLECTION_NAMES, type Home, type HomeHead } from './home';
 import type { Decision, Group, GroupOverrides, Thing } from './goods';
 import { HomeId } from './ids';
+import type { Reset } from './keeping';
 import type { Nook } from './places';
 
 export interface MakeHomeOptions {
@@ -32,8 +33,10 @@ export function makeHome({ id, name, now, units = 'mm', currency = 'EUR' }: Make
 			room: 'slack',
 			tops: false,
 			boxes: 'packs',
-			clear: 'place-at-a-time'
+			clear: 'place-at-a-time',
+			dates: 'packs'
 		},
+		customs: { locale: '', paper: 'A4', weekStart: 'mon' },
 		clearDay: null,
 		settings: structuredClone(DEFAULT_SETTINGS),
 		belongs: [],
@@ -70,6 +73,19 @@ export const blankNook = () =>
 		found: null,
 		pictured: null
 	}) satisfies Partial<Nook>;
+
+/** What a new reset has until something is said of it. */
+export const blankReset = () =>
+	({
+		name: '',
+		nookIds: [],
+		lastDoneOn: null,
+		foundShare: null,
+		personId: null,
+		postponedTo: null,
+		log: [],
+		swap: null
+	}) satisfies Partial<Reset>;
 
 /** What a new decision has until something is said of it. */
 export const blankDecision = () =>
@@ -111,6 +127,7 @@ export const blankThing = () =>
 		allergens: null,
 		hold: null,
 		packUses: null,
+		cooking: '',
 		priceMinor: null,
 		avoid: false,
 		code: null,

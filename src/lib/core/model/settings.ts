@@ -47,6 +47,8 @@ export const Settings = z.strictObject({
 		safetyWeeks: z.number().min(0).max(52),
 		/** What running out of something once is worth to the household, minor units. */
 		runOutMinor: z.int().min(0).max(1_000_000),
+		/** What one shop may cost, minor units; null: no ceiling. */
+		budgetMinor: z.int().min(0).max(1_000_000_000).nullable(),
 		/** Areas of the shop in the order they are walked; others follow by name. */
 		areas: z.array(z.string().max(60)).max(100)
 	}),
@@ -96,7 +98,7 @@ export const DEFAULT_SETTINGS: Settings = {
 	lift: { aboveShoulderG: 3000, kneeToElbowG: 7000 },
 	play: { sideMm: 3, frontMm: 10, aboveMm: 30, overLipMm: 50, pipeMm: 10, fillShare: 0.8 },
 	budgetMinor: null,
-	shop: { everyDays: 7, safetyWeeks: 0.5, runOutMinor: 150, areas: [] },
+	shop: { everyDays: 7, safetyWeeks: 0.5, runOutMinor: 150, budgetMinor: null, areas: [] },
 	labels: { viewingMm: 800, slipXMm: 0, slipYMm: 0, sheets: [] },
 	unusedMonths: 12,
 	triangle: { leastSideMm: 1200, mostSideMm: 2700, mostSumMm: 7900 },

@@ -1,4 +1,5 @@
 import { DAYS_A_WEEK, lotsOf, stock, usesPerWeek, type Home, type Thing } from '../model';
+import { effectiveDate } from './effective-date';
 import { closedLifeDays } from './hold';
 import { inPacks, packUsesOf } from './packs';
 import { rateOf } from './rate';
@@ -17,7 +18,7 @@ export type BuyingAdvice =
 			readonly held: number;
 			readonly weeks: number;
 	  }
-	/** A pack lasts longer than it keeps: a smaller one is cheaper in the end. */
+	/** A pack lasts longer than it keeps, and some of it was thrown out or stands open too long: a smaller one is cheaper. */
 	| {
 			readonly code: 'too-large';
 			readonly thing: Thing;
@@ -32,6 +33,9 @@ const MUCH_WEEKS = 52;
 /** A share of what leaves that is thrown out, above which buying less is worth saying; and of how many. */
 const WASTE_SHARE = 0.3;
 const LEAST_LEFT = 3;
+const HOME_MADE = /\bhome[- ]?made\b|\bleftovers?\b/i;
+/** A pack that lasts so many times as long as it keeps is too large. */
+const LONG_TIMES = 1.5;
 
 /**
  * Says what to buy less of, or not at all, from what was thrown out and what is held: each thing once, the clearest word
@@ -53,6 +57,15 @@ export function buyingAdvice(home: Home, today: string): BuyingAdvice[] {
 		if (why === 'disliked') add(disliked, thingId, 1);
 	}
 	const held = packsHeld(home);
+	// What is put up at home is not bought.
+	const homeMade = new Set(
+		stock(home).flatMap(({ thingId, dates }) => (dates.madeOn ? [thingId as string] : []))
+	);
+	const isLate = (thing: Thing) =>
+		lotsOf(home, thing.id).some((lot) => {
+			const date = lot.dates.openedOn ? effectiveDate(lot, thing) : null;
+			return date?.basis === 'opened' && date.on < today;
+		});
 	const isOpen = (lot: { dates: { openedOn: string | null }; states: readonly string[] }) =>
 		lot.dates.openedOn !== null || lot.states.includes('open');
 	const inStock = new Set(stock(home).map(({ thingId }) => thingId as string));
@@ -64,14 +77,17 @@ export function buyingAdvice(home: Home, today: string): BuyingAdvice[] {
 			const left = out + (used.get(thing.id) ?? 0);
 			if (left >= LEAST_LEFT && out / left >= WASTE_SHARE)
 				return [{ code: 'wasted', thing, share: out / left }];
-			if (!inStock.has(thing.id)) return [];
+			if (!inStock.has(thing.id) || homeMade.has(thing.id) || HOME_MADE.test(thing.name))
+				return [];
 			const open = lotsOf(home, thing.id).filter(isOpen).length;
 			if (open > 1 && thing.category.startsWith('food.'))
 				return [{ code: 'opened-twice', thing, open }];
 			const { perWeek, basis } = rateOf(home, thing, today);
 			const keepsDays = closedLifeDays(thing);
 			const lastsDays = (packUsesOf(thing) / Math.max(usesPerWeek(thing), 1e-6)) * DAYS_A_WEEK;
-			if (keepsDays !== null && basis === 'logged' && DAYS_A_WEEK / perWeek > 1.5 * keepsDays)
+			const isLong = keepsDays !== null && DAYS_A_WEEK / perWeek > LONG_TIMES * keepsDays;
+			// Many a pack is used up in one go: that it is seldom bought alone says nothing.
+			if (isLong && basis === 'logged' && (out > 0 || isLate(thing)))
 				return [
 					{ code: 'too-large', thing, lastsDays: Math.round(DAYS_A_WEEK / perWeek), keepsDays }
 				];

@@ -66,21 +66,34 @@ export interface Rate {
 	readonly belief: RateBelief;
 }
 
-/** Takings of each thing, in packs, with the day the first one was logged. */
-const takings = memoOn(['useEvents', 'things'], (home) => {
+/**
+ * Takings of each thing, in packs, with the day since which a log is kept where it lives: a household that notes what
+ * leaves its freezer says nothing of its larder.
+ */
+const takings = memoOn(['useEvents', 'things', 'lots', 'nooks'], (home) => {
 	const byThing = new Map<string, { readonly on: string; readonly packs: number }[]>();
-	let since: string | null = null;
-	for (const { kind, thingId, at, count, unit } of Object.values(home.useEvents)) {
+	const firstIn = new Map<string, string>();
+	const cabinetOf = (lotId: string) => home.nooks[home.lots[lotId]?.nookId ?? '']?.cabinetId ?? '';
+	for (const { kind, lotId, thingId, at, count, unit } of Object.values(home.useEvents)) {
 		if (kind !== 'use') continue;
 		const thing = home.things[thingId];
 		const on = dayOf(at);
-		if (!since || on < since) since = on;
+		const cabinet = cabinetOf(lotId);
+		const known = firstIn.get(cabinet);
+		if (!known || on < known) firstIn.set(cabinet, on);
 		if (!thing) continue;
 		const packs = inPacks(count, unit, thing);
 		const list = byThing.get(thingId);
 		if (list) list.push({ on, packs });
 		else byThing.set(thingId, [{ on, packs }]);
 	}
+	const since = new Map<string, string>();
+	const from = (thingId: string, on: string | undefined) => {
+		const known = since.get(thingId);
+		if (on && (!known || on < known)) since.set(thingId, on);
+	};
+	for (const { id, thingId } of Object.values(home.lots)) from(thingId, firstIn.get(cabinetOf(id)));
+	for (const [thingId, list] of byThing) for (const { on } of list) from(thingId, on);
 	return { byThing, since };
 });
 
@@ -106,7 +119,7 @@ export const classRate = (thing: Pick<Thing, 'use' | 'packUses' | 'category'>): 
  * with how sure that is. `today` is an ISO date.
  */
 export function rateOf(
-	home: HomePart<'useEvents' | 'things' | 'meals'>,
+	home: HomePart<'useEvents' | 'things' | 'meals' | 'lots' | 'nooks'>,
 	thing: Thing,
 	today: string
 ): Rate {
@@ -114,7 +127,8 @@ export function rateOf(
 	const uses = byThing.get(thing.id) ?? [];
 	const planned = mealUse(home).get(thing.id) ?? 0;
 	const prior = planned > 0 ? planned : classRate(thing);
-	const weeks = since ? Math.max(0, daysBetween(since, today)) / DAYS_A_WEEK : 0;
+	const from = since.get(thing.id);
+	const weeks = from ? Math.max(0, daysBetween(from, today)) / DAYS_A_WEEK : 0;
 	const belief = believeRate(
 		uses.map(({ on, packs }) => ({
 			weeksAgo: Math.max(0, daysBetween(on, today)) / DAYS_A_WEEK,

@@ -72,6 +72,7 @@ type ListHome = HomePart<
 	| 'containerKinds'
 	| 'listLines'
 	| 'useEvents'
+	| 'nooks'
 	| 'meals'
 	| 'settings'
 >;
@@ -175,6 +176,7 @@ export const shoppingList = memoOn(
 		'containerKinds',
 		'listLines',
 		'useEvents',
+		'nooks',
 		'meals',
 		'settings'
 	],

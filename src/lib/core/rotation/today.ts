@@ -68,7 +68,7 @@ function toThaw(
 
 /** Lists things with a rule that will be gone before the next shop at their rate, the first on top. */
 export const runsOut = memoOn(
-	['things', 'lots', 'useEvents', 'meals', 'settings'],
+	['things', 'lots', 'useEvents', 'meals', 'nooks', 'settings'],
 	(home, today: string): readonly RunsOut[] => {
 		const held = packsHeld(home);
 		return Object.values(home.things)

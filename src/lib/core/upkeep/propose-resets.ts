@@ -1,4 +1,4 @@
-import { ResetId, type Cabinet, type Edit, type Reset } from '../model';
+import { blankReset, ResetId, type Cabinet, type Edit, type Reset } from '../model';
 import { USUAL_DAYS } from './resets';
 
 const KINDS_OF: Partial<Record<Cabinet['form'], Reset['kind'][]>> = {
@@ -25,8 +25,7 @@ export function proposeResets(newId: () => string): Edit {
 					kind,
 					cabinetId: cabinet.id,
 					everyDays: USUAL_DAYS[kind],
-					lastDoneOn: null,
-					foundShare: null
+					...blankReset()
 				};
 			}
 	};

@@ -63,5 +63,6 @@ export const USUAL_DAYS: Readonly<Record<Reset['kind'], number>> = {
 	'make-up': 180,
 	'under-sink': 180,
 	'junk-drawer': 90,
-	seasonal: 182
+	seasonal: 182,
+	own: 30
 };

@@ -22,7 +22,7 @@
 	const due = $derived(resetsDue(home, today()));
 	const sum = $derived(tally(home, Object.values(home.decisions)));
 	const title = ({ reset }: DueReset) =>
-		`${RESET_WORDS[reset.kind].name}: ${home.cabinets[reset.cabinetId]?.name ?? ''}`;
+		`${RESET_WORDS[reset.kind].name}: ${home.cabinets[reset.cabinetId ?? '']?.name ?? ''}`;
 	const BASIS = {
 		'as-set': 'as set',
 		'less-often': 'less often, little was found',
@@ -87,7 +87,7 @@
 				<li class="row">
 					<span class="when measure" class:past={item.daysLeft < 0}>{daysText(item.daysLeft)}</span>
 					<span class="min-w-0"
-						><b>{words.name}</b>, {home.cabinets[item.reset.cabinetId]?.name}
+						><b>{words.name}</b>, {home.cabinets[item.reset.cabinetId ?? '']?.name}
 						<span class="soft block text-sm"
 							>{words.what} Every {item.everyDays} days, {BASIS[item.basis]}; last done {item.reset
 								.lastDoneOn
