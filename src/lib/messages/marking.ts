@@ -15,6 +15,8 @@ export const FIELD_NAMES: Readonly<Record<LabelField, string>> = {
 	opened: 'Opened',
 	frozen: 'Frozen',
 	portions: 'Portions',
+	cooking: 'Cooking',
+	'goes-with': 'Goes with',
 	allergens: 'Contains',
 	times: 'Taken',
 	batch: 'Batch',
@@ -27,6 +29,8 @@ export const FIELD_CHOICES: Readonly<Record<LabelField, string>> = {
 	opened: 'Opened on',
 	frozen: 'Frozen on',
 	portions: 'Portions',
+	cooking: 'How it is cooked, from the pack',
+	'goes-with': 'What it goes with, and where that is',
 	allergens: 'Allergens of the household',
 	times: 'Times of day, for medicines',
 	batch: 'Batch',
@@ -50,6 +54,7 @@ export function fieldText({ field, value, boxes }: FieldLine): { name: string; v
 export const DOCUMENT_NAMES = {
 	binder: 'The whole binder',
 	'door-maps': 'Door maps, a page per cabinet',
+	notes: 'Notes for the doors, to cut out',
 	freezer: 'Freezer lid sheet',
 	'use-first': 'Use-first list',
 	shopping: 'Shopping list',
@@ -60,3 +65,13 @@ export const DOCUMENT_NAMES = {
 /** Says what of a place is still to be measured. */
 export const tapeText = ({ place, missing }: TapeItem): string =>
 	`${place.cabinet.name}, ${place.nook.name}: ${missing.join(', ')}`;
+
+/** What is labelled, by the name of the set. */
+export const SET_NAMES = {
+	containers: 'Containers',
+	places: 'Shelves and drawers',
+	zones: 'Zones inside',
+	lids: 'Lids',
+	lots: 'Frozen and home-made',
+	sections: 'Date sections'
+} as const;

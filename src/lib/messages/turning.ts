@@ -1,5 +1,8 @@
 import type {
 	BuyingAdvice,
+	DateSection,
+	KeepsBetter,
+	Produce,
 	Counted,
 	EffectiveDate,
 	FreezeIssue,
@@ -51,6 +54,33 @@ export const WASTE_WORDS: Readonly<Record<WasteReason, string>> = {
 	broken: 'Broken or spilled',
 	other: 'Something else'
 };
+
+/** What is wrong with where something fresh is, and what to do. */
+export function keepsBetterText(found: KeepsBetter): string {
+	switch (found.code) {
+		case 'beside':
+			return `beside ${found.neighbour.name}, which spoil${found.neighbour.name.endsWith('s') ? '' : 's'} it sooner. Keep them apart`;
+		case 'too-cold':
+			return `too cold in ${found.nook.name}. ${found.produce.how}`;
+		case 'too-warm':
+			return `too warm in ${found.nook.name}. ${found.produce.how}`;
+		case 'too-light':
+			return `in the light on ${found.nook.name}. ${found.produce.how}`;
+		case 'in-the-door':
+			return `in the fridge door. ${found.produce.how}`;
+	}
+}
+const MONTH = new Intl.DateTimeFormat('en', { month: 'short', year: 'numeric', timeZone: 'UTC' });
+/** A section of a shelf in words. @example sectionText(sectionOf('2027-02-11', 'quarter')) // 'Jan to Mar 2027' */
+export function sectionText({ from, to }: DateSection): string {
+	const month = (key: string) => MONTH.format(new Date(`${key}-01T00:00:00Z`));
+	return from === to ? month(from) : `${month(from).replace(/ \d+$/, '')} to ${month(to)}`;
+}
+/** How long something fresh keeps. */
+export const keepsText = ({ how, wholeDays, cutDays }: Produce): string =>
+	`${how} Whole about ${daysWord(wholeDays)}${cutDays ? `; cut, covered in the fridge ${daysWord(cutDays)}` : ''}.`;
+const daysWord = (days: number) =>
+	days >= 14 ? `${Math.round(days / 7)} weeks` : days === 1 ? 'a day' : `${days} days`;
 
 export const FREEZE_WORDS: Readonly<Record<FreezeIssue, string>> = {
 	frozen: 'It is frozen already.',
@@ -187,12 +217,16 @@ export const OUTAGE_WORDS = {
 } as const;
 
 /** Says what to buy less of, and why. */
-export function buyingText(advice: BuyingAdvice): string {
+export function buyingText(advice: BuyingAdvice, money: (minor: number) => string): string {
 	switch (advice.code) {
 		case 'disliked':
 			return `thrown out ${advice.times === 1 ? 'once' : `${advice.times} times`} because nobody liked it, and still on your rules`;
 		case 'wasted':
-			return `${Math.round(advice.share * 100)} % of what you bought was thrown out. Buy less, or a smaller pack`;
+			return `${Math.round(advice.share * 100)} % of what you bought was thrown out. ${
+				advice.perUse
+					? `Each use cost you ${money(advice.perUse.paid)}, not ${money(advice.perUse.promised)}: a smaller pack may cost that much by the piece`
+					: 'Buy less, or a smaller pack'
+			}`;
 		case 'too-large':
 			return `a pack lasts you about ${advice.lastsDays} days and keeps ${advice.keepsDays}. A smaller one is cheaper in the end`;
 		case 'opened-twice':

@@ -2,7 +2,14 @@ import { knownThing, parseIntake } from '../core/clearing';
 import { command, type Command } from '../core/commands';
 import { toCsv } from '../core/interchange/reports';
 import type { Home, Settings } from '../core/model';
-import { areaOrder, homeOf, listCost, shoppingList, type ShoppingLine } from '../core/rotation';
+import {
+	areaOrder,
+	canWait,
+	homeOf,
+	listCost,
+	shoppingList,
+	type ShoppingLine
+} from '../core/rotation';
 import { nooksInOrder } from '../core/survey';
 import { matchColumns, readTable, type Field } from '../core/tables';
 import { intakeIssueText } from '../messages/clearing';
@@ -65,6 +72,12 @@ export class ListDesk {
 		return [...new Set(this.lines.map(({ area }) => area))].sort(order);
 	});
 	costMinor = $derived.by(() => listCost(this.lines));
+	/** How much more it costs than a shop may, minor units; 0: no more, or no budget was said. */
+	overMinor = $derived.by(() =>
+		Math.max(0, this.costMinor - (this.home.settings.shop.budgetMinor ?? Infinity))
+	);
+	/** What may wait for the next shop, so that it costs no more. */
+	waiting = $derived.by(() => canWait(this.home, this.lines, this.#deps.today()));
 
 	#do(words: string, commands: readonly Command[], isSaid = true): void {
 		if (!commands.length) return;
@@ -130,6 +143,15 @@ export class ListDesk {
 	have(line: ShoppingLine): void {
 		if (line.reason === 'by-hand') this.remove(line);
 		else this.#do(`${line.name}: there is some`, [this.#say(line, { state: 'have' })]);
+	}
+	/** Left for the next shop, all that may wait. */
+	letWait(): void {
+		const { waiting } = this;
+		const goods = waiting.filter(({ kindId }) => !kindId);
+		this.#do(
+			`${countText(goods.length, 'line')} left for the next shop`,
+			goods.map((line) => this.#say(line, { state: 'have' }))
+		);
 	}
 	/** Not bought again. */
 	notAgain(line: ShoppingLine): void {

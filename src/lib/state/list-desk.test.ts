@@ -33,6 +33,19 @@ const countOf = (home: Home, name: string) =>
 		.reduce((sum, { count }) => sum + count, 0);
 
 describe('the shopping list', () => {
+	it('says by how much it is over the budget, and lets wait what lasts', () => {
+		const stocked = apply(kitchen, (draft) => {
+			for (const thing of Object.values(draft.things)) thing.use.class = 'fortnightly';
+		});
+		const { list, store } = desk(stocked);
+		expect(list.overMinor).toBe(0);
+		list.change({ budgetMinor: 250 });
+		expect(list.overMinor).toBe(list.costMinor - 250);
+		expect(list.waiting).toHaveLength(1);
+		list.letWait();
+		expect(list.overMinor).toBe(0);
+		expect(Object.values(store.home.listLines).map(({ state }) => state)).toEqual(['have']);
+	});
 	it('is ticked, dated and put away in one go; what comes into the freezer is frozen', () => {
 		const { store, list, line } = desk();
 		list.tick(line('penne'));

@@ -1,5 +1,11 @@
 import {
 	containerLabels,
+	labelledSections,
+	lidLabels,
+	lotLabels,
+	plainContents,
+	sectionLabel,
+	zoneLabels,
 	fieldsOf,
 	imposeLabels,
 	LABEL_SHEETS,
@@ -13,6 +19,7 @@ import {
 import { MOST_LETTERS, type Home, type LabelSheet } from '../core/model';
 import { unprintable } from '../core/printing';
 import { fieldText, HAZARD_WORDS } from '../messages/marking';
+import { sectionText } from '../messages/turning';
 import type { HomeStore } from './home-store.svelte';
 
 export interface MarkDeps {
@@ -22,11 +29,14 @@ export interface MarkDeps {
 	readonly inkOf: (hue: number) => string;
 	/** Dark modules of the code of a text; null while it is not there yet. */
 	readonly codeOf: (text: string) => LabelPrint['code2d'];
-	/** Address of a place in this program. */
-	readonly addressOf: (nookId: string) => string;
+	/** Address of a place in this program, or of one lot: there it is taken down. */
+	readonly addressOf: (nookId: string, lotId?: string) => string;
 }
 /** What is labelled. */
-export type LabelSet = 'containers' | 'places';
+export const LABEL_SETS = ['containers', 'places', 'zones', 'lids', 'lots', 'sections'] as const;
+export type LabelSet = (typeof LABEL_SETS)[number];
+/** What a code on a label holds: nothing, the address of the place here, or its contents in plain words. */
+export type CodeKind = 'none' | 'link' | 'words';
 
 /** Labels of a home: their words, what else they say, the sheet they are printed on. */
 export class MarkDesk {
@@ -35,7 +45,7 @@ export class MarkDesk {
 	#sheetKey = $state(LABEL_SHEETS[0]!.key);
 	skip = $state(0);
 	fields = $state.raw<readonly LabelField[]>([]);
-	withCode = $state(false);
+	code = $state<CodeKind>('none');
 	/** Only those that are not printed in vain: of what has changed since. */
 	onlyChanged = $state(false);
 	#page = $state(0);
@@ -50,20 +60,35 @@ export class MarkDesk {
 	}
 	#containers = $derived.by(() => containerLabels(this.home));
 	#places = $derived.by(() => placeLabels(this.home));
+	/** All sets that have something to label, those for containers and places first. */
+	#bySet = $derived.by((): Readonly<Record<LabelSet, readonly LabelText[]>> => ({
+		containers: this.#containers,
+		places: this.#places,
+		zones: zoneLabels(this.home),
+		lids: lidLabels(this.home),
+		lots: lotLabels(this.home),
+		sections: labelledSections(this.home).map((each) =>
+			sectionLabel(each, sectionText(each.section))
+		)
+	}));
+	sets = $derived.by(() =>
+		LABEL_SETS.filter((set) => this.#bySet[set].length || set === 'containers' || set === 'places')
+	);
 	/** Containers, where there are any; else the places. */
 	get set(): LabelSet {
-		return this.#set ?? (this.#containers.length ? 'containers' : 'places');
+		return this.#set ?? (this.#containers.length || !this.#places.length ? this.#first : 'places');
+	}
+	get #first(): LabelSet {
+		return LABEL_SETS.find((set) => this.#bySet[set].length) ?? 'places';
 	}
 	setSet(set: LabelSet): void {
 		[this.#set, this.#page] = [set, 0];
 	}
 	get isEmpty(): boolean {
-		return !this.#containers.length && !this.#places.length;
+		return Object.values(this.#bySet).every((labels) => !labels.length);
 	}
 	/** All labels of the set, those that stay blank too. */
-	labels = $derived.by((): readonly LabelText[] =>
-		this.set === 'containers' ? this.#containers : this.#places
-	);
+	labels = $derived.by((): readonly LabelText[] => this.#bySet[this.set]);
 	lookAt = $derived.by(() => this.labels.filter(({ lookAt }) => lookAt));
 	/** Those that are printed. */
 	printed = $derived.by(() =>
@@ -88,9 +113,14 @@ export class MarkDesk {
 			ink: this.#deps.inkOf(label.hue),
 			hazard: label.hazard ? HAZARD_WORDS[label.hazard] : '',
 			fields: fieldsOf(this.home, label, this.fields).map(fieldText),
-			code2d: this.withCode ? this.#deps.codeOf(this.#deps.addressOf(label.nookId)) : null
+			code2d: this.code === 'none' ? null : this.#deps.codeOf(this.#codeText(label))
 		}))
 	);
+	#codeText(label: LabelText): string {
+		return this.code === 'words'
+			? plainContents(this.home, label)
+			: this.#deps.addressOf(label.nookId, label.lotId);
+	}
 	#pagesWith(outlines: boolean): LabelPage[] {
 		const { viewingMm, slipXMm, slipYMm } = this.home.settings.labels;
 		return imposeLabels(

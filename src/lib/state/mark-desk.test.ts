@@ -54,7 +54,7 @@ describe('labels of a home', () => {
 	});
 	it('take codes and fields for the whole set, and forget a slip that is no number', () => {
 		const { mark, store } = desk();
-		mark.withCode = true;
+		mark.code = 'link';
 		mark.toggleField('write-on');
 		const [label] = mark.pages()[0]!.labels;
 		expect(label!.print.code2d).toEqual([[true]]);

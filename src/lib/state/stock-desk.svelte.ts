@@ -5,6 +5,8 @@ import {
 	packsHeld,
 	picksOf,
 	rateOf,
+	sectionsOf,
+	type DateSchool,
 	type HoldTarget,
 	type Pick,
 	type Rate
@@ -67,6 +69,15 @@ export class StockDesk {
 	picks = $derived.by((): readonly Pick[] =>
 		this.nookId ? this.#asked.filter(({ lot }) => lot.nookId === this.nookId) : this.#asked
 	);
+	/** The place that is looked at by sections of its shelf; null: dates are kept of each pack, or no place is looked at. */
+	sections = $derived.by(() => {
+		const { dates } = this.home.schools;
+		return dates === 'packs' || !this.nookId ? null : sectionsOf(this.picks, dates);
+	});
+	/** Chooses whether dates are kept of each pack, or of sections. */
+	keepDates(dates: DateSchool): void {
+		this.#deps.store().runAll('how dates are kept', [command('chooseSchools', { dates })]);
+	}
 	#heldThing(thing: Thing, first: Pick | undefined): HeldThing {
 		const rate = rateOf(this.home, thing, this.#deps.today());
 		return {

@@ -5,6 +5,7 @@ import type { Home } from '../core/model';
 import { DeskStore } from './desk-store';
 import { KioskDesk } from './kiosk-desk.svelte';
 import { StockDesk } from './stock-desk.svelte';
+import { TakeDesk } from './take-desk.svelte';
 import { TurnDesk } from './turn-desk.svelte';
 
 const kitchen = withLines(bareKitchen(), ['3 penne bb 03/28', '1 milk use by 03/03/26']);
@@ -162,5 +163,54 @@ describe('all stock', () => {
 		expect(store.home.things[penne]!.packUses).toBe(5);
 		stock.setRule(null);
 		expect(store.home.things[penne]!.hold).toBeNull();
+	});
+});
+
+describe('a label that is scanned', () => {
+	const two = withLines(bareKitchen(), ['3 penne bb 03/28', '2 penne bb 03/27']);
+	const scan = (home: Home, lotId: string) => {
+		const { turn, store, lotOf } = desk(home);
+		const take = new TakeDesk({ store: store.get, today: () => TODAY, lotId: () => lotId, turn });
+		return { take, store, lotOf };
+	};
+	it('takes one, then all, and says when it is empty', () => {
+		const [lot] = Object.values(kitchen.lots).filter(({ count }) => count === 3);
+		const { take, store } = scan(kitchen, lot!.id);
+		expect(take.isLeft).toBe(true);
+		take.takeOne();
+		expect(store.home.lots[lot!.id]!.count).toBe(2);
+		take.takeAll();
+		expect(take.isLeft).toBe(false);
+		take.takeOne();
+		expect(Object.values(store.home.useEvents).map(({ count }) => count)).toEqual([1, 2]);
+	});
+	it('says when another pack should go first', () => {
+		const [late] = Object.values(two.lots).filter(({ count }) => count === 3);
+		const { take } = scan(two, late!.id);
+		expect(take.before?.count).toBe(2);
+		const { take: first } = scan(two, take.before!.id);
+		expect(first.before).toBeNull();
+	});
+	it('is out of date when its lot is gone', () => {
+		const { take } = scan(kitchen, 'nowhere');
+		expect([take.lot, take.thing, take.isLeft, take.before]).toEqual([null, null, false, null]);
+		expect(() => take.takeOne()).not.toThrow();
+	});
+});
+
+describe('dates by section', () => {
+	it('part the stock of a place, once that is how dates are kept', () => {
+		const [nook] = Object.values(kitchen.nooks);
+		const there = apply(kitchen, (draft) => {
+			for (const lot of Object.values(draft.lots)) lot.nookId = nook!.id;
+		});
+		const { store } = desk(there);
+		const stock = new StockDesk({ store: store.get, today: () => TODAY });
+		stock.goTo(nook!.id);
+		expect(stock.sections).toBeNull();
+		stock.keepDates('quarter');
+		expect(stock.sections!.map(({ section }) => section?.key)).toEqual(['2026-Q1', '2028-Q1']);
+		stock.goTo(null);
+		expect(stock.sections).toBeNull();
 	});
 });

@@ -4,7 +4,16 @@ import { PersonId, type Edit, type Thing } from '../model';
 export type ThingChange = Partial<
 	Pick<
 		Thing,
-		'name' | 'hold' | 'packUses' | 'allergens' | 'rim' | 'priceMinor' | 'avoid' | 'piece' | 'massG'
+		| 'name'
+		| 'cooking'
+		| 'hold'
+		| 'packUses'
+		| 'allergens'
+		| 'rim'
+		| 'priceMinor'
+		| 'avoid'
+		| 'piece'
+		| 'massG'
 	>
 > & { readonly useClass?: Thing['use']['class'] };
 

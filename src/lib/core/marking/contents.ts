@@ -25,7 +25,7 @@ export interface Marked {
 	readonly side: 'front' | 'top';
 }
 
-const sideOf = (nook: Nook): Marked['side'] =>
+export const sideOf = (nook: Nook): Marked['side'] =>
 	nook.kind.startsWith('chest') || isPullOut(nook) ? 'top' : 'front';
 
 const byName = (a: Thing, b: Thing) => a.name.localeCompare(b.name, 'en');

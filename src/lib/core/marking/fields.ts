@@ -9,7 +9,9 @@ export const LABEL_FIELDS = [
 	'opened',
 	'frozen',
 	'portions',
+	'cooking',
 	'allergens',
+	'goes-with',
 	'times',
 	'batch',
 	'capacity',
@@ -24,8 +26,22 @@ export interface FieldLine {
 	readonly boxes?: readonly string[];
 }
 
-const lotsUnder = (home: Home, { nookId, thingIds }: LabelText): Lot[] =>
-	stock(home).filter((lot) => lot.nookId === nookId && thingIds.includes(lot.thingId));
+const lotsUnder = (home: Home, { nookId, thingIds, lotId }: LabelText): Lot[] =>
+	stock(home).filter((lot) =>
+		lotId ? lot.id === lotId : lot.nookId === nookId && thingIds.includes(lot.thingId)
+	);
+
+/** The group that is used most together with that of a label, and the place where it lives; null: none, or the same place. */
+function partnerOf(home: Home, { groupId, nookId }: LabelText): string | null {
+	const partners = home.groups[groupId ?? '']?.partners ?? [];
+	const [most] = partners
+		.filter(({ weight, groupId }) => weight > 0 && home.groups[groupId])
+		.sort((a, b) => b.weight - a.weight || (a.groupId < b.groupId ? -1 : 1));
+	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
+	const at = plan?.assignments.find((each) => each.groupId === most?.groupId)?.nookId;
+	const place = at && at !== nookId ? home.nooks[at]?.name : undefined;
+	return most && place ? `${home.groups[most.groupId]!.name}, ${place}` : null;
+}
 const first = (dates: readonly (string | null | undefined)[]): string =>
 	dates.flatMap((date) => date ?? []).sort()[0] ?? '';
 
@@ -56,6 +72,16 @@ export function fieldsOf(home: Home, label: LabelText, fields: readonly LabelFie
 			if (!isFood) return [];
 			const value = things.length === 1 ? String(packUsesOf(only!)) : '';
 			return [{ field: 'portions', value }];
+		},
+		cooking: () => {
+			const said = things.filter(({ cooking }) => cooking);
+			return said.length === 1 && things.length === 1
+				? [{ field: 'cooking', value: said[0]!.cooking }]
+				: [];
+		},
+		'goes-with': () => {
+			const value = partnerOf(home, label);
+			return value ? [{ field: 'goes-with', value }] : [];
 		},
 		allergens: () => {
 			const held = householdAllergens(home).filter((name) =>

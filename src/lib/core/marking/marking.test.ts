@@ -11,13 +11,19 @@ import {
 	DEFAULT_IMPOSE,
 	fieldsOf,
 	hazardOf,
+	labelledSections,
 	leaveBare,
+	lidLabels,
+	lotLabels,
 	markedPlaces,
 	placeLabels,
+	plainContents,
 	proposeContainerWords,
+	sectionLabel,
 	sheetIssue,
 	type LabelPrint,
-	type Marked
+	type Marked,
+	zoneLabels
 } from '.';
 import { pageSvg, textWidthMm, unprintable } from '../printing';
 import type { Thing } from '../model';
@@ -341,6 +347,124 @@ describe('proposing labels', () => {
 		expect(larder!.title).toMatch(/^Baking, /);
 		const drawer = markedPlaces(planned).find(({ nook }) => nook.id === 'd-1')!;
 		expect(hazardOf(planned, { ...drawer, things: [] })).toBe('medicine');
+	});
+});
+
+describe('labels of other sets', () => {
+	const fitted = apply(demo, (draft) => {
+		draft.containerKinds['div-s' as never]!.lid = true;
+		const [first, second] = Object.values(draft.things).filter(
+			({ category }) => category === 'kitchen.cutlery'
+		);
+		draft.fitPlans['fit' as never] = {
+			id: 'fit',
+			nookId: 'd-1',
+			placements: ['div-s', 'div-m'].map((kindId, i) => ({
+				id: `container-${i + 1}`,
+				kindId,
+				groupId: 'cutlery',
+				xMm: i * 100,
+				yMm: 10,
+				zMm: 0,
+				turned: false,
+				holds: []
+			})),
+			standing: [first, second].map((thing, i) => ({
+				id: `zone-${i + 1}`,
+				groupId: 'cutlery',
+				names: [],
+				holds: [{ thingId: thing!.id, pieces: 2 }],
+				xMm: i * 100,
+				yMm: 0,
+				widthMm: 90,
+				depthMm: 200,
+				heightMm: 40
+			})),
+			leftOver: [],
+			costMinor: 0,
+			fingerprint: '',
+			madeAt: NOW
+		} as never;
+	});
+	it('name zones inside a drawer, each for what lies in it, and keep the words said of one', () => {
+		const zones = zoneLabels(fitted);
+		expect(zones.map(({ id, side }) => `${id} ${side}`)).toEqual([
+			'd-1/zone-1 top',
+			'd-1/zone-2 top'
+		]);
+		expect(zones[0]!.title).not.toBe(zones[1]!.title);
+		const named = apply(fitted, nameLabel(zones[0]!, 'Little spoons', 'm'));
+		expect(zoneLabels(named)[0]).toMatchObject({ title: 'Little spoons', byHand: true });
+		expect(zoneLabels(named)[1]!.title).toBe(zones[1]!.title);
+	});
+	it('call a lid by its box, as the box is called now', () => {
+		expect(lidLabels(fitted)).toMatchObject([{ title: 'Lid of Cutlery', isFixed: true }]);
+		const [box] = containerLabels(fitted);
+		const named = apply(fitted, nameLabel(box!, 'Forks', 'm'));
+		expect(lidLabels(named).map(({ title }) => title)).toEqual(['Lid of Forks']);
+		expect(lidLabels(demo)).toEqual([]);
+	});
+	it('are for each lot that is frozen or made at home, filled from that lot alone', () => {
+		const labels = lotLabels(demo);
+		expect(labels.length).toBeGreaterThan(20);
+		expect(new Set(labels.map(({ id }) => id)).size).toBe(labels.length);
+		for (const label of labels) {
+			const lot = demo.lots[label.lotId!]!;
+			const [frozen] = fieldsOf(demo, label, ['frozen']);
+			if (frozen && lot.dates.frozenOn) expect(frozen.value).toBe(lot.dates.frozenOn);
+		}
+	});
+	it('say the sections of shelves, where dates are kept so', () => {
+		expect(labelledSections(demo)).toEqual([]);
+		const by = apply(demo, (draft) => void (draft.schools.dates = 'quarter'));
+		const sections = labelledSections(by);
+		const ids = sections.map((each) => sectionLabel(each, 'x').id);
+		expect(sections.length).toBeGreaterThan(10);
+		expect(new Set(ids).size).toBe(ids.length);
+	});
+	it('hold in plain words what is in a place, for any phone', () => {
+		const [box] = zoneLabels(fitted);
+		expect(plainContents(fitted, box!)).toBe(
+			`${box!.title}. Top drawer: ${demo.things[box!.thingIds[0]!]!.name}`
+		);
+		const many = { ...box!, thingIds: Object.keys(demo.things) };
+		expect(plainContents(fitted, many)).toHaveLength(300);
+	});
+	it('say how one thing is cooked, and what a group goes with', () => {
+		const [thing] = Object.values(demo.things).filter(({ category }) => category === 'food.grains');
+		const cooked = apply(demo, (draft) => void (draft.things[thing!.id]!.cooking = '12 min'));
+		const label = {
+			...{ ...zoneLabels(fitted)[0]!, groupId: null },
+			nookId: 'larder-2',
+			thingIds: [thing!.id]
+		};
+		const said = fieldsOf(cooked, label, ['cooking']);
+		expect(said).toEqual([{ field: 'cooking', value: '12 min' }]);
+		const two = { ...label, thingIds: [thing!.id, 'plain-flour'] };
+		expect(fieldsOf(cooked, two, ['cooking'])).toEqual([]);
+		const [group] = Object.values(demo.groups).filter(({ partners }) => partners.length > 0);
+		const [partner] = [...group!.partners].sort((a, b) => b.weight - a.weight);
+		const placed = apply(demo, (draft) => {
+			draft.zonePlans['p' as never] = {
+				id: 'p',
+				name: 'p',
+				assignments: [{ groupId: partner!.groupId, nookId: 'd-1', share: 1 }],
+				overflow: [],
+				objective: 0,
+				bound: 0,
+				seed: 1,
+				wishPrices: [],
+				keptEmpty: null,
+				fingerprint: '',
+				madeAt: NOW,
+				learnUntil: null
+			} as never;
+			draft.activePlanId = 'p' as never;
+		});
+		const of = { ...label, groupId: group!.id };
+		expect(fieldsOf(placed, of, ['goes-with'])).toEqual([
+			{ field: 'goes-with', value: `${demo.groups[partner!.groupId]!.name}, Top drawer` }
+		]);
 	});
 });
 

@@ -29,6 +29,10 @@ export interface LabelText {
 	readonly lookAt: boolean;
 	/** Ids of what is in it. */
 	readonly thingIds: readonly string[];
+	/** The one lot it is on; left out: it is on a place or a container. */
+	readonly lotId?: string;
+	/** Its words follow something else, and are not changed by themselves. */
+	readonly isFixed?: boolean;
 }
 
 const markOf = (marks: readonly Mark[], { nook, placementId }: Marked): Mark | undefined =>
@@ -38,7 +42,7 @@ const isSame = (a: readonly string[], b: readonly string[]) =>
 	a.length === b.length && [...a].sort().join() === [...b].sort().join();
 
 /** What labels hang on. */
-const LABEL_KEYS = [
+export const LABEL_KEYS = [
 	'marks',
 	'fitPlans',
 	'nooks',
@@ -49,9 +53,13 @@ const LABEL_KEYS = [
 	'zonePlans',
 	'activePlanId'
 ] as const;
-type LabelHome = Pick<Home, (typeof LABEL_KEYS)[number]>;
+export type LabelHome = Pick<Home, (typeof LABEL_KEYS)[number]>;
 
-function labelsOf(home: Home, all: readonly Marked[], proposed: ReadonlyMap<string, string>) {
+export function labelsOf(
+	home: Home,
+	all: readonly Marked[],
+	proposed: ReadonlyMap<string, string>
+) {
 	const marks = Object.values(home.marks);
 	const learned = learnedWords(home, proposed);
 	const bare = bareOnes(all.filter(({ placementId }) => placementId));

@@ -53,6 +53,52 @@ describe('advice on buying', () => {
 		});
 		expect(codes(open)).toContain('opened-twice penne');
 	});
+	it('says what a use of a wasted pack truly costs', () => {
+		const priced = apply(logged('milk', 'discard', 3, 'spoiled'), (draft) => {
+			const milk = draft.things[idOf(kitchen, 'milk')]!;
+			[milk.priceMinor, milk.packUses] = [120, 4];
+			for (let i = 0; i < 3; i++) {
+				const id = `used-${i}` as UseEvent['id'];
+				const [thrown] = Object.values(draft.useEvents);
+				draft.useEvents[id] = { ...JSON.parse(JSON.stringify(thrown)), id, kind: 'use', why: null };
+			}
+		});
+		const [advice] = buyingAdvice(priced, TODAY);
+		expect(advice).toMatchObject({
+			code: 'wasted',
+			share: 0.5,
+			perUse: { promised: 30, paid: 60 }
+		});
+	});
+	it('calls a pack too large only where some of it went to waste', () => {
+		const cream = apply(kitchen, (draft) => {
+			const milk = draft.things[idOf(kitchen, 'milk')]!;
+			milk.use.class = 'weekly';
+			for (let i = 0; i < 4; i++) {
+				const id = `slow-${i}` as UseEvent['id'];
+				draft.useEvents[id] = {
+					id,
+					lotId: lotOf(kitchen, 'milk').id,
+					thingId: idOf(kitchen, 'milk'),
+					at: new Date(Date.parse(NOW) - i * 28 * 864e5).toISOString(),
+					count: 1,
+					unit: 'pack',
+					kind: 'use',
+					why: null
+				};
+			}
+		});
+		expect(codes(cream)).not.toContain('too-large milk');
+		const stale = apply(cream, (draft) => {
+			const lot = draft.lots[lotOf(kitchen, 'milk').id]!;
+			[lot.dates.openedOn, lot.states] = ['2026-01-02', ['open']];
+		});
+		expect(codes(stale)).toContain('too-large milk');
+	});
+	it('says nothing of what is made at home', () => {
+		const jam = withLines(bareKitchen(), ['12 jam home-made']);
+		expect(buyingAdvice(jam, TODAY)).toEqual([]);
+	});
 	it('says what there is enough of for years', () => {
 		const rarely = apply(kitchen, (draft) => {
 			draft.things[idOf(kitchen, 'penne')]!.use.class = 'weekly';

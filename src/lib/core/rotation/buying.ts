@@ -25,8 +25,16 @@ export type BuyingAdvice =
 			readonly lastsDays: number;
 			readonly keepsDays: number;
 	  }
-	/** So much of what was bought was thrown out. */
-	| { readonly code: 'wasted'; readonly thing: Thing; readonly share: number };
+	/**
+	 * So much of what was bought was thrown out; what a use then costs, against what the pack promises, minor units: a pack
+	 * that is cheap by the piece is dear when part of it is wasted. null: no price known.
+	 */
+	| {
+			readonly code: 'wasted';
+			readonly thing: Thing;
+			readonly share: number;
+			readonly perUse: { readonly promised: number; readonly paid: number } | null;
+	  };
 
 /** A year's worth is far more than a home needs of anything that is bought weekly. */
 const MUCH_WEEKS = 52;
@@ -76,9 +84,8 @@ export function buyingAdvice(home: Home, today: string): BuyingAdvice[] {
 			const out = thrown.get(thing.id) ?? 0;
 			const left = out + (used.get(thing.id) ?? 0);
 			if (left >= LEAST_LEFT && out / left >= WASTE_SHARE)
-				return [{ code: 'wasted', thing, share: out / left }];
-			if (!inStock.has(thing.id) || homeMade.has(thing.id) || HOME_MADE.test(thing.name))
-				return [];
+				return [{ code: 'wasted', thing, share: out / left, perUse: perUse(thing, out / left) }];
+			if (!inStock.has(thing.id) || homeMade.has(thing.id) || HOME_MADE.test(thing.name)) return [];
 			const open = lotsOf(home, thing.id).filter(isOpen).length;
 			if (open > 1 && thing.category.startsWith('food.'))
 				return [{ code: 'opened-twice', thing, open }];
@@ -100,6 +107,13 @@ export function buyingAdvice(home: Home, today: string): BuyingAdvice[] {
 		.sort(
 			(a, b) => ORDER[a.code] - ORDER[b.code] || a.thing.name.localeCompare(b.thing.name, 'en')
 		);
+}
+
+/** What one use costs by the pack, and when a share of it is thrown out. */
+function perUse(thing: Thing, wastedShare: number) {
+	if (thing.priceMinor === null || wastedShare >= 1) return null;
+	const promised = thing.priceMinor / packUsesOf(thing);
+	return { promised, paid: promised / (1 - wastedShare) };
 }
 
 const ORDER: Readonly<Record<BuyingAdvice['code'], number>> = {

@@ -90,20 +90,18 @@ export function forecastInput(home: Home, thing: Thing, today: string): Forecast
 	};
 }
 
-/** Foretells one thing over the coming weeks, and which number of packs is best to hold. `today` is an ISO date. */
-export function outlookOf(home: Home, thing: Thing, today: string): Outlook {
-	const input = forecastInput(home, thing, today);
-	const options: ForecastOptions = {
-		...FORECAST,
-		firstShop: shopIn(home),
-		everyDays: home.settings.shop.everyDays
-	};
-	const found = forecastThing(input, options);
-	const { perWeek, basis } = rateOf(home, thing, today);
-	const most = Math.min(MOST_LEVEL, lifeCeiling(thing, perWeek) ?? MOST_LEVEL);
-	const levels = levelsToTry(most);
+/**
+ * Tries the numbers of packs that are worth trying, up to what is used within the life of a pack, and that of the rule in
+ * force; each with the same chances, begun with what is held today and no more spoiled than that. The best is the lowest
+ * of those that cost about as little as the cheapest; null: there was none to try.
+ */
+export function adviseLevel(
+	input: ForecastThing,
+	ceiling: number | null,
+	options: ForecastOptions
+): { readonly tried: readonly TriedRule[]; readonly best: TriedRule | null } {
+	const levels = levelsToTry(Math.min(MOST_LEVEL, ceiling ?? MOST_LEVEL));
 	if (input.level !== null) levels.push(input.level);
-	// Tried as if begun with what is held today, and no more spoiled than that.
 	const tried = bestLevels(input, levels, { ...options, runs: TRY_RUNS }).map(
 		({ level, wastePacks, runOuts, cost }): TriedRule => ({
 			hold: { rule: 'packs', amount: level },
@@ -117,6 +115,20 @@ export function outlookOf(home: Home, thing: Thing, today: string): Outlook {
 	const best = tried
 		.filter(({ costMinor }) => costMinor <= least + AS_GOOD)
 		.reduce<TriedRule | null>((low, one) => (!low || one.level < low.level ? one : low), null);
+	return { tried, best };
+}
+
+/** Foretells one thing over the coming weeks, and which number of packs is best to hold. `today` is an ISO date. */
+export function outlookOf(home: Home, thing: Thing, today: string): Outlook {
+	const input = forecastInput(home, thing, today);
+	const options: ForecastOptions = {
+		...FORECAST,
+		firstShop: shopIn(home),
+		everyDays: home.settings.shop.everyDays
+	};
+	const found = forecastThing(input, options);
+	const { perWeek, basis } = rateOf(home, thing, today);
+	const { tried, best } = adviseLevel(input, lifeCeiling(thing, perWeek), options);
 	return {
 		...found,
 		thingId: thing.id,

@@ -5,8 +5,10 @@ import { simulateUse } from '../fixtures/simulate-use';
 import { CATEGORIES, HOLD_RULES, type Home, type HoldRule, type Thing } from '../model';
 import {
 	addLine,
+	adviseLevel,
 	believeRate,
 	closedLifeDays,
+	FORECAST,
 	forgetSaid,
 	holdTarget,
 	listCost,
@@ -164,6 +166,51 @@ describe('how fast things go', () => {
 		const [four, half] = [believed(4), believed(26)];
 		expect(four).toBeLessThan(0.8 * error(4, ({ classRate }) => classRate));
 		expect(half).toBeLessThan(0.8 * four);
+	});
+	it('lets a log speak only for the cabinet it is kept of', () => {
+		const stocked = apply(withLines(bareKitchen(), ['9 penne', '9 rice', '9 flour']), (draft) => {
+			const cabinets = Object.values(draft.cabinets).map(({ id }) => id);
+			const inCabinet = (i: number) =>
+				Object.values(draft.nooks).find(({ cabinetId }) => cabinetId === cabinets[i])!.id;
+			Object.values(draft.lots).forEach((lot, i) => (lot.nookId = inCabinet(i < 2 ? 1 : 3)));
+			const [lot] = Object.values(draft.lots);
+			draft.useEvents['old' as never] = {
+				id: 'old',
+				lotId: lot!.id,
+				thingId: lot!.thingId,
+				at: '2025-09-01T09:00:00.000Z',
+				count: 1,
+				unit: 'pack',
+				kind: 'use',
+				why: null
+			} as never;
+		});
+		const [penne, rice, flour] = Object.values(stocked.things);
+		const of = (thing: typeof penne) => rateOf(stocked, thing!, TODAY);
+		// Beside what was logged, nothing taken means something; in another cabinet it means nothing.
+		expect(of(rice).perWeek).toBeLessThan(0.5 * of(flour).perWeek);
+		expect(of(flour)).toMatchObject({ basis: 'class', counted: 0 });
+		expect(of(penne).counted).toBe(1);
+	});
+	it('advises a number of packs that costs about as little as any', () => {
+		const input = {
+			lots: [],
+			shape: 12,
+			weeks: 6,
+			portion: 1,
+			lifeDays: 14,
+			level: null,
+			price: 200,
+			runOutPrice: 150
+		};
+		const options = { ...FORECAST, firstShop: 0, everyDays: 7 };
+		const { tried, best } = adviseLevel(input, 4, options);
+		expect(tried.map(({ level }) => level).sort()).toEqual([1, 2, 3, 4]);
+		const least = Math.min(...tried.map(({ costMinor }) => costMinor));
+		expect(best!.costMinor - least).toBeLessThanOrEqual(50);
+		for (const one of tried)
+			if (one.costMinor <= least + 50) expect(one.level).toBeGreaterThanOrEqual(best!.level);
+		expect(adviseLevel(input, 0, options).best).toBeNull();
 	});
 	it('bounds a rate by a true gamma distribution', () => {
 		expect(logGamma(5)).toBeCloseTo(Math.log(24), 10);

@@ -8,6 +8,15 @@ export { priceOf, USUAL_PRICE } from './price';
 export { inPacks, packUsesOf, perPack } from './packs';
 export { closedLifeDays, holdTarget, lifeCeiling, printedKind, type HoldTarget } from './hold';
 export { isColdPlace, isFrozenLot, keptChilled, keptFrozen } from './cold';
+export { keepsBetter, PRODUCE, produceOf, type KeepsBetter, type Produce } from './produce';
+export {
+	sectionOf,
+	sectionsFrom,
+	sectionsIn,
+	sectionsOf,
+	type DateSchool,
+	type DateSection
+} from './sections';
 export { isSafetyDate, SHORT_LIFE_DAYS } from './safety';
 export { asFrozen, asThawed, frozenName, frozenNeeds } from './frozen';
 export {
@@ -31,6 +40,7 @@ export {
 } from './today';
 export { freezeInto, freezerPlaces, thawPlaces } from './places';
 export {
+	adviseLevel,
 	FORECAST,
 	outlookOf,
 	outlookOfHome,
@@ -63,6 +73,7 @@ export { countedUses, type Counted } from './counted';
 export { addLine, dropLines, forgetSaid, sayOfLine, type LineOf } from './list-lines';
 export {
 	areaOrder,
+	canWait,
 	containerLines,
 	homeOf,
 	listCost,

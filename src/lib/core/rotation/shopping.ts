@@ -1,5 +1,6 @@
 import {
 	BRANCH_NAMES,
+	DAYS_A_WEEK,
 	categoryOf,
 	lotsOf,
 	memoOn,
@@ -214,6 +215,39 @@ export const listCost = (lines: readonly ShoppingLine[]): number =>
 		const count = said?.state === 'in-trolley' ? said.count : buy;
 		return sum + count * (said?.paidMinor ?? priceMinor ?? 0);
 	}, 0);
+
+/**
+ * Picks what may wait for the next shop so that the list costs no more than it may: first what lasts beyond it, the dearest
+ * first, then containers. What is run out, was added by hand or lies in the trolley stays. Empty: it costs no more, or no
+ * budget was said.
+ */
+export function canWait(
+	home: HomePart<'things' | 'lots' | 'useEvents' | 'nooks' | 'meals' | 'settings'>,
+	lines: readonly ShoppingLine[],
+	today: string
+): ShoppingLine[] {
+	const { budgetMinor, everyDays } = home.settings.shop;
+	let over = budgetMinor === null ? 0 : listCost(lines) - budgetMinor;
+	const cost = (line: ShoppingLine) => line.buy * (line.priceMinor ?? 0);
+	const lasts = ({ thingId, have }: ShoppingLine) => {
+		const thing = thingId ? home.things[thingId] : undefined;
+		if (!thing) return false;
+		return (have / rateOf(home, thing, today).perWeek) * DAYS_A_WEEK >= everyDays;
+	};
+	const may = lines.filter(
+		(line) =>
+			cost(line) > 0 &&
+			line.said?.state !== 'in-trolley' &&
+			(line.reason === 'container' || (line.reason === 'below-par' && lasts(line)))
+	);
+	const rank = ({ reason }: ShoppingLine) => (reason === 'container' ? 1 : 0);
+	may.sort((a, b) => rank(a) - rank(b) || cost(b) - cost(a) || (a.key < b.key ? -1 : 1));
+	return may.filter((line) => {
+		if (over <= 0) return false;
+		over -= cost(line);
+		return true;
+	});
+}
 
 /** The place where more of a thing goes: where most of it stands, else where its group lives; null: not known. */
 export function homeOf(

@@ -11,6 +11,22 @@ export function saveFile(name: string, content: string | ArrayBuffer, type: stri
 	setTimeout(() => URL.revokeObjectURL(url), 60_000);
 }
 
+/** Whether this browser can hand a file on by the system's own share sheet. */
+export const mayShare = (): boolean =>
+	typeof navigator !== 'undefined' &&
+	typeof navigator.canShare === 'function' &&
+	navigator.canShare({ files: [new File([''], 'list.csv', { type: 'text/csv' })] });
+
+/** Hands a made file to the system's share sheet; saves it where that is refused. Called off by the person: nothing. */
+export async function shareFile(name: string, content: string | ArrayBuffer, type: string) {
+	try {
+		await navigator.share({ files: [new File([content], name, { type })], title: name });
+	} catch (error) {
+		if (error instanceof DOMException && error.name === 'AbortError') return;
+		saveFile(name, content, type);
+	}
+}
+
 /** Makes a file name from the name of a home. @example fileName('The halt', 'ics') // 'the-halt.ics' */
 export function fileName(name: string, ending: string): string {
 	const base = name

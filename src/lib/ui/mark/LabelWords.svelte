@@ -27,7 +27,7 @@
 				class="input w-full"
 				value={label.title}
 				maxlength={MOST_LETTERS * 3}
-				disabled={label.bare}
+				disabled={label.bare || label.isFixed}
 				onchange={(event) => desk.rename(label, event.currentTarget.value)}
 			/></label
 		>
@@ -37,14 +37,14 @@
 				<button class="btn btn-sm" onclick={() => desk.confirm(label)}>The words still hold</button>
 			</p>
 		{/if}
-		<label class="flex min-h-9 items-center gap-1.5 text-sm"
-			><input
-				class="checkbox checkbox-sm"
-				type="checkbox"
-				checked={label.bare}
-				onchange={(event) => desk.setBare(label, event.currentTarget.checked)}
-			/>leave it without a label</label
-		>
+		{#if !label.isFixed}<label class="flex min-h-9 items-center gap-1.5 text-sm"
+				><input
+					class="checkbox checkbox-sm"
+					type="checkbox"
+					checked={label.bare}
+					onchange={(event) => desk.setBare(label, event.currentTarget.checked)}
+				/>leave it without a label</label
+			>{/if}
 	</div>
 {/snippet}
 

@@ -1,7 +1,7 @@
 import { lotsIn, stock, type Cabinet, type Home } from '$lib/core/model';
 import { familyOf } from '$lib/core/grouping';
 import { hazardOf, markedPlaces, type Marked } from '$lib/core/marking';
-import { cutText, INK, SOFT, type Paper, type PrintPage } from '$lib/core/printing';
+import { cutText, INK, RULE, SOFT, type Paper, type PrintPage } from '$lib/core/printing';
 import { effectiveDate, picksOf, shoppingList, useFirst } from '$lib/core/rotation';
 import { cabinetsInOrder, climateOf, tapeList } from '$lib/core/survey';
 import { dateText } from '$lib/messages/clearing';
@@ -14,6 +14,7 @@ import { binderOf, Doc } from './doc';
 export const DOCUMENTS = [
 	'binder',
 	'door-maps',
+	'notes',
 	'freezer',
 	'use-first',
 	'shopping',
@@ -115,6 +116,42 @@ function doorMaps(doc: Doc, home: Home, withStock: boolean): void {
 				...new Set(lotsIn(home, nook.id).map(({ thingId }) => home.things[thingId]?.name ?? ''))
 			].filter(Boolean);
 			if (things.length) doc.text(things.sort().join(', '), { ink: SOFT });
+		}
+	}
+}
+
+const NOTE = { widthMm: 56, heightMm: 38 };
+const NOTE_GAP = 4;
+/** Notes to cut out and stick on the doors while the plan is tried: one for each group in a place, a page per cabinet. */
+function doorNotes(doc: Doc, home: Home): void {
+	const places = new Map(markedPlaces(home).map((each) => [each.nook.id as string, each]));
+	const perRow = Math.floor((doc.widthMm + NOTE_GAP) / (NOTE.widthMm + NOTE_GAP));
+	for (const { cabinet, room, nooks } of cabinetsInOrder(home)) {
+		const notes = nooks.flatMap((nook) =>
+			(places.get(nook.id)?.groups ?? []).map((group) => ({ nook, group }))
+		);
+		if (!notes.length) continue;
+		doc.begin(`Notes: ${cabinet.name}`, room.name);
+		for (let i = 0; i < notes.length; i += perRow) {
+			doc.need(NOTE.heightMm + NOTE_GAP);
+			const yMm = doc.yMm;
+			notes.slice(i, i + perRow).forEach(({ nook, group }, column) => {
+				const xMm = doc.leftMm + column * (NOTE.widthMm + NOTE_GAP);
+				const text = (words: string, down: number, sizeMm: number, face: 'bold' | 'plain') =>
+					doc.add({
+						kind: 'text',
+						text: cutText(words, NOTE.widthMm - 8, sizeMm, face),
+						xMm: xMm + 4,
+						yMm: yMm + down,
+						sizeMm,
+						face
+					});
+				doc.add({ kind: 'box', xMm, yMm, ...NOTE, line: RULE, lineMm: 0.2 });
+				text(group.tag.code, 10, 7, 'bold');
+				text(group.name, 20, 5.4, 'bold');
+				text(nook.name, 28, 3.6, 'plain');
+			});
+			doc.skip(NOTE.heightMm + NOTE_GAP);
 		}
 	}
 }
@@ -234,6 +271,7 @@ export function documentPages(
 	if (kind === 'binder')
 		return binderOf(home.name, `Kept with Keep Nook, ${dateText(today)}`, paper, [
 			{ name: 'What is behind each door', make: (doc) => doorMaps(doc, home, true) },
+			{ name: 'Notes for the doors', make: (doc) => doorNotes(doc, home) },
 			{ name: 'Freezers', make: (doc) => freezerSheets(doc, home, today) },
 			{
 				name: 'Stock',
@@ -244,6 +282,7 @@ export function documentPages(
 	const doc = new Doc(paper, `${home.name}, ${dateText(today)}`);
 	const makers: Record<Exclude<DocumentKind, 'binder'>, () => void> = {
 		'door-maps': () => doorMaps(doc, home, false),
+		notes: () => doorNotes(doc, home),
 		freezer: () => freezerSheets(doc, home, today),
 		'use-first': () => useFirstList(doc, home, today),
 		shopping: () => shopping(doc, home, today),

@@ -128,6 +128,18 @@
 				/></label
 			>
 		</div>
+		<label
+			><span class="soft text-sm">How it is cooked, as the pack says</span>
+			<input
+				class="input w-full"
+				aria-label="How {thing.name} is cooked"
+				placeholder="1 cup to 2 of water, 12 min"
+				maxlength="120"
+				value={thing.cooking}
+				onchange={(event) =>
+					change(`cooking of ${thing.name}`, { cooking: event.currentTarget.value.trim() })}
+			/></label
+		>
 		<p class="soft text-sm">
 			{thing.allergens ? 'Said by hand.' : 'Read from the name.'} The pack decides: read it every time.
 		</p>

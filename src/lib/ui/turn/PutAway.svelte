@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { countText } from '$lib/messages/numbers';
+	import DateField from './DateField.svelte';
 	import type { ListDesk } from '$lib/state/list-desk.svelte';
 
 	let { desk }: { desk: ListDesk } = $props();
@@ -48,13 +49,14 @@
 					/></label
 				>
 				<label
-					><span class="soft text-sm">Date on the pack</span>
-					<input
-						class="input measure"
-						placeholder="03/27"
+					><span class="soft text-sm"
+						>{desk.home.schools.dates === 'packs' ? 'Date on the pack' : 'Into the section'}</span
+					>
+					<DateField
+						home={desk.home}
 						value={date}
-						aria-label="Best before of {line.name}"
-						oninput={(event) => desk.write(line, { date: event.currentTarget.value })}
+						label="Best before of {line.name}"
+						onwrite={(date) => desk.write(line, { date })}
 					/></label
 				>
 				<label

@@ -1,7 +1,15 @@
 <script lang="ts">
 	import { UNITS, WASTE_REASONS } from '$lib/core/model';
+	import { produceOf } from '$lib/core/rotation';
 	import { dateText } from '$lib/messages/clearing';
-	import { amountText, BASIS_WORDS, UNIT_NAMES, WASTE_WORDS } from '$lib/messages/turning';
+	import {
+		amountText,
+		BASIS_WORDS,
+		keepsText,
+		UNIT_NAMES,
+		WASTE_WORDS
+	} from '$lib/messages/turning';
+	import DateField from './DateField.svelte';
 	import Sheet from '$lib/ui/frame/Sheet.svelte';
 	import { getCorrecting } from '$lib/state/context';
 	import type { TurnDesk } from '$lib/state/turn-desk.svelte';
@@ -18,6 +26,7 @@
 
 {#if desk.chosen}
 	{@const { lot, thing, date } = desk.chosen}
+	{@const keeps = produceOf(thing)}
 	{@const isFood = thing.category.startsWith('food.')}
 	{@const place = lot.nookId ? `in ${desk.home.nooks[lot.nookId]?.name}` : 'on the table'}
 	{@const due = date ? `, ${dateText(date.on)} ${BASIS_WORDS[date.basis]}` : ''}
@@ -72,6 +81,8 @@
 		{#if isFood && desk.noFreezing && !desk.isFrozen}<p class="soft text-sm">
 				{desk.noFreezing}
 			</p>{/if}
+		{#if keeps}<p class="text-sm">{keepsText(keeps)}</p>{/if}
+		{#if thing.cooking}<p class="text-sm"><b>Cooking</b>: {thing.cooking}</p>{/if}
 		{#if desk.isFrozen}<p class="soft text-sm">
 				Thaw in the fridge, on a tray, never on the worktop. Do not freeze it again raw.
 			</p>{/if}
@@ -117,8 +128,15 @@
 					<input class="input measure" type="number" min="1" bind:value={more.count} /></label
 				>
 				<label
-					><span class="text-sm">Date, if printed</span>
-					<input class="input measure" placeholder="03/27" bind:value={more.date} /></label
+					><span class="text-sm"
+						>{desk.home.schools.dates === 'packs' ? 'Date, if printed' : 'Into the section'}</span
+					>
+					<DateField
+						home={desk.home}
+						value={more.date}
+						label="Date, if printed"
+						onwrite={(date) => (more.date = date)}
+					/></label
 				>
 				<button
 					class="btn"

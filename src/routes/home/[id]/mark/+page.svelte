@@ -3,7 +3,7 @@
 	import { create } from 'qrcode';
 	import { LABEL_FIELDS } from '$lib/core/marking';
 	import { pageSvg } from '$lib/core/printing';
-	import { FIELD_CHOICES } from '$lib/messages/marking';
+	import { FIELD_CHOICES, SET_NAMES } from '$lib/messages/marking';
 	import { countText } from '$lib/messages/numbers';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
@@ -28,8 +28,10 @@
 		newId,
 		inkOf,
 		codeOf,
-		addressOf: (nookId) =>
-			`${location.origin}/home/${getStore().home.id}/turn/stock?place=${nookId}`
+		addressOf: (nookId, lotId) => {
+			const home = `${location.origin}/home/${getStore().home.id}`;
+			return lotId ? `${home}/take/${lotId}` : `${home}/turn/stock?place=${nookId}`;
+		}
 	});
 	const home = $derived(desk.home);
 	const { sheet } = $derived(desk);
@@ -81,12 +83,12 @@
 	{:else}
 		<div class="mb-2 flex flex-wrap items-center gap-3">
 			<div class="join" role="group" aria-label="Labels for">
-				{#each [['containers', 'Containers'], ['places', 'Shelves and drawers']] as const as [set, name] (set)}
+				{#each desk.sets as set (set)}
 					<button
 						class="btn join-item"
 						class:btn-primary={desk.set === set}
 						aria-pressed={desk.set === set}
-						onclick={() => desk.setSet(set)}>{name}</button
+						onclick={() => desk.setSet(set)}>{SET_NAMES[set]}</button
 					>
 				{/each}
 			</div>
@@ -190,9 +192,12 @@
 					/>{FIELD_CHOICES[field]}</label
 				>
 			{/each}
-			<label class="flex min-h-9 items-center gap-1.5"
-				><input class="checkbox checkbox-sm" type="checkbox" bind:checked={desk.withCode} />A code
-				that opens the place here</label
+			<label class="mt-1 block"
+				>Code <select class="select w-full" bind:value={desk.code}
+					><option value="none">none</option><option value="link"
+						>{desk.set === 'lots' ? 'to take one down here' : 'that opens the place here'}</option
+					><option value="words">what is in it, in words for any phone</option></select
+				></label
 			>
 		</fieldset>
 		<details>

@@ -2,6 +2,7 @@
 	import { goto } from '$app/navigation';
 	import Snowflake from '@lucide/svelte/icons/snowflake';
 	import {
+		keepsBetter,
 		rateOf,
 		runsOut,
 		shoppingList,
@@ -9,7 +10,14 @@
 		type TodayItem
 	} from '$lib/core/rotation';
 	import { resetsDue } from '$lib/core/upkeep';
-	import { amountText, lastsText, rateText, TODAY_HEADS, todayText } from '$lib/messages/turning';
+	import {
+		amountText,
+		keepsBetterText,
+		lastsText,
+		rateText,
+		TODAY_HEADS,
+		todayText
+	} from '$lib/messages/turning';
 	import { countText } from '$lib/messages/numbers';
 	import { now, today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
@@ -61,6 +69,7 @@
 		() => home,
 		(home) => ({
 			runs: runsOut(home, today()),
+			better: keepsBetter(home),
 			onList: new Set(shoppingList(home, today()).map(({ thingId }) => thingId))
 		})
 	);
@@ -176,6 +185,26 @@
 		{/each}
 	</ul>
 	<a class="btn mt-2" href="/home/{home.id}/turn/list">Go to the shopping list</a>
+	{#if slow.value?.better.length}
+		<section class="rule-top mt-4 pt-3" aria-label="Keeps better elsewhere">
+			<h2>Keeps better elsewhere</h2>
+			<ul>
+				{#each slow.value.better as found (found.lot.id)}
+					<li class="rule-top flex items-center gap-2 py-1.5">
+						<span class="min-w-0 grow"
+							><b>{found.thing.name}</b>
+							<span class="soft block text-sm">{keepsBetterText(found)}</span></span
+						>
+						<button
+							class="btn"
+							aria-label="Move {found.thing.name}"
+							onclick={() => desk.choose(found.lot.id)}>Move</button
+						>
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/if}
 	<ColdPlaces desk={cold} />
 	{#if resets.length}
 		<h2 class="rule-top mt-4 pt-3">Resets due</h2>

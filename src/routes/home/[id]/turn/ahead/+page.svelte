@@ -146,7 +146,7 @@
 				<h2>When you buy</h2>
 				<ul>
 					{#each desk.buying.slice(0, SHOWN) as each (each.thing.id)}
-						<li class="rule-top py-2"><b>{each.thing.name}</b>: {buyingText(each)}.</li>
+						<li class="rule-top py-2"><b>{each.thing.name}</b>: {buyingText(each, money)}.</li>
 					{/each}
 				</ul>
 			</section>

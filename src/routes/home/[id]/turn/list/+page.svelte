@@ -5,6 +5,7 @@
 	import FileDown from '@lucide/svelte/icons/file-down';
 	import FileUp from '@lucide/svelte/icons/file-up';
 	import Plus from '@lucide/svelte/icons/plus';
+	import Share2 from '@lucide/svelte/icons/share-2';
 	import Printer from '@lucide/svelte/icons/printer';
 	import { formatMoney } from '$lib/core/model';
 	import type { ShoppingLine } from '$lib/core/rotation';
@@ -13,7 +14,7 @@
 	import { getHomeStore } from '$lib/state/context';
 	import { ListDesk } from '$lib/state/list-desk.svelte';
 	import { turnDeps } from '$lib/state/turn-deps';
-	import { fileName, saveFile } from '$lib/ui/forms/save-file';
+	import { fileName, mayShare, saveFile, shareFile } from '$lib/ui/forms/save-file';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import PutAway from '$lib/ui/turn/PutAway.svelte';
 	import TurnHead from '$lib/ui/turn/TurnHead.svelte';
@@ -38,6 +39,14 @@
 			onclick={() => saveFile(fileName(`${home.name} shopping`, 'csv'), desk.csv(), 'text/csv')}
 			><FileDown size={18} />As a file</button
 		>
+		{#if mayShare()}
+			<button
+				class="btn"
+				onclick={() =>
+					void shareFile(fileName(`${home.name} shopping`, 'csv'), desk.csv(), 'text/csv')}
+				><Share2 size={18} />Share</button
+			>
+		{/if}
 		<label class="btn"
 			><FileUp size={18} />Ticked file<input
 				class="sr-only"
@@ -70,6 +79,17 @@
 			of it is in the trolley{:else}You have everything at the level you want{/if}{#if desk.costMinor}{', '}about
 			<b class="measure">{money(desk.costMinor)}</b> where prices are known{/if}.
 	</p>
+	{#if desk.overMinor}
+		<p class="no-print mb-2" role="status">
+			<b class="measure">{money(desk.overMinor)}</b> over your budget.
+			{#if desk.waiting.length}
+				Can wait, since they last beyond the next shop: {desk.waiting
+					.map(({ name }) => name)
+					.join(', ')}.
+				<button class="btn btn-sm" onclick={() => desk.letWait()}>Leave them for next time</button>
+			{:else}Nothing of it lasts until the next shop: the rest is yours to choose.{/if}
+		</p>
+	{/if}
 	<div class="max-w-3xl">
 		{#each desk.areas as area, i (area)}
 			{@const own = desk.wanted.filter((line) => line.area === area)}
@@ -110,6 +130,25 @@
 					onchange={(event) => {
 						const days = Math.round(Number(event.currentTarget.value));
 						if (days >= 1 && days <= 365) desk.change({ everyDays: days });
+					}}
+				/></label
+			>
+			<label
+				>What one shop may cost, {home.currency}
+				<input
+					class="input measure"
+					type="number"
+					min="0"
+					step="1"
+					placeholder="no limit"
+					value={home.settings.shop.budgetMinor === null
+						? ''
+						: home.settings.shop.budgetMinor / 100}
+					onchange={(event) => {
+						const text = event.currentTarget.value;
+						const minor = text === '' ? null : Math.round(Number(text) * 100);
+						if (minor === null || (minor >= 0 && minor <= 1_000_000_000))
+							desk.change({ budgetMinor: minor });
 					}}
 				/></label
 			>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import type { Pick } from '$lib/core/rotation';
-	import { amountText, rateText } from '$lib/messages/turning';
+	import type { DateSchool, Pick } from '$lib/core/rotation';
+	import { amountText, rateText, sectionText } from '$lib/messages/turning';
 	import { countText } from '$lib/messages/numbers';
 	import { dateText } from '$lib/messages/clearing';
 	import { today } from '$lib/state/clock.svelte';
@@ -78,6 +78,19 @@
 			<label class="flex items-center gap-2"
 				><input class="checkbox" type="checkbox" bind:checked={desk.onlyOpen} />open only</label
 			>
+			{#if desk.by === 'place'}
+				<label class="flex items-center gap-2"
+					><span class="soft">Dates</span>
+					<select
+						class="select"
+						value={home.schools.dates}
+						onchange={(event) => desk.keepDates(event.currentTarget.value as DateSchool)}
+						><option value="packs">of each pack</option><option value="month"
+							>by section, a month each</option
+						><option value="quarter">by section, a quarter each</option></select
+					></label
+				>
+			{/if}
 			{#if desk.nookId && desk.by === 'place'}
 				<button class="btn btn-ghost" onclick={() => desk.goTo(null)}>Show all places</button>
 				<a class="btn" href="/home/{home.id}/kiosk/{desk.nookId}"
@@ -85,7 +98,21 @@
 				>
 			{/if}
 		</div>
-		{#if desk.by === 'place'}
+		{#if desk.by === 'place' && desk.sections}
+			{#each desk.sections as { section, picks } (section?.key ?? '')}
+				{@const name = section ? sectionText(section) : 'No date'}
+				<section class="mb-3" aria-label={name}>
+					<h3 class="section">
+						{name}
+						{#if section}<span class="soft text-sm font-normal"
+								>counts as due {dateText(section.dueOn)}</span
+							>{/if}
+					</h3>
+					{#each picks as pick (pick.lot.id)}{@render row(pick)}{/each}
+				</section>
+			{/each}
+			{#if !desk.picks.length}<p class="py-4">Nothing stands here.</p>{/if}
+		{:else if desk.by === 'place'}
 			<VirtualList
 				items={desk.picks}
 				key={(pick) => pick.lot.id}
@@ -156,6 +183,10 @@
 	.row.sought {
 		background: var(--color-base-200);
 		box-shadow: inset 4px 0 0 var(--color-primary);
+	}
+	.section {
+		border-bottom: 2px solid var(--color-base-content);
+		padding: 0.2rem 0;
 	}
 	.name {
 		min-height: 48px;
