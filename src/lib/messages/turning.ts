@@ -59,7 +59,7 @@ export const WASTE_WORDS: Readonly<Record<WasteReason, string>> = {
 export function keepsBetterText(found: KeepsBetter): string {
 	switch (found.code) {
 		case 'beside':
-			return `beside ${found.neighbour.name}, which spoil${found.neighbour.name.endsWith('s') ? '' : 's'} it sooner. Keep them apart`;
+			return `beside ${found.neighbour.name}: together they spoil sooner. Keep them apart`;
 		case 'too-cold':
 			return `too cold in ${found.nook.name}. ${found.produce.how}`;
 		case 'too-warm':
@@ -113,7 +113,11 @@ export function todayText(item: TodayItem): string {
 
 /** Says how long something lasts. */
 export const lastsText = ({ inDays }: RunsOut): string =>
-	inDays <= 0 ? 'None left' : `Lasts about ${daysText(inDays).replace('in ', '')}`;
+	inDays <= 0
+		? 'None left'
+		: inDays === 1
+			? 'Lasts about a day'
+			: `Lasts about ${daysText(inDays).replace('in ', '')}`;
 
 const UNIT: Readonly<Record<Lot['unit'], readonly [string, string]>> = {
 	pack: ['', ''],

@@ -71,9 +71,7 @@ export class MarkDesk {
 			sectionLabel(each, sectionText(each.section))
 		)
 	}));
-	sets = $derived.by(() =>
-		LABEL_SETS.filter((set) => this.#bySet[set].length || set === 'containers' || set === 'places')
-	);
+	sets = $derived.by(() => LABEL_SETS.filter((set) => this.#bySet[set].length > 0));
 	/** Containers, where there are any; else the places. */
 	get set(): LabelSet {
 		return this.#set ?? (this.#containers.length || !this.#places.length ? this.#first : 'places');

@@ -80,13 +80,16 @@ export const lotLabels = memoOn(LABEL_KEYS, (home: LabelHome): readonly LabelTex
 		if (!thing || !(isFrozenLot(home, lot) || lot.dates.madeOn)) return [];
 		const group = thing.groupId ? home.groups[thing.groupId] : undefined;
 		const nook = lot.nookId ? home.nooks[lot.nookId] : undefined;
+		// On a pack out of the freezer the word says nothing, and makes the letters small.
+		const words = thing.name.replace(/^frozen +/i, '');
+		const title = words.charAt(0).toUpperCase() + words.slice(1);
 		return [
 			{
 				...plain(nook?.id ?? '', nook?.name ?? 'on the table'),
 				id: `lot/${lot.id}`,
 				groupId: group?.id ?? null,
-				title: thing.name.charAt(0).toUpperCase() + thing.name.slice(1),
-				proposed: thing.name,
+				title,
+				proposed: title,
 				code: group?.tag.code ?? '',
 				hue: group?.tag.hue ?? 0,
 				side: 'top',

@@ -92,6 +92,11 @@
 					>
 				{/each}
 			</div>
+			{#if !desk.sets.includes('places')}<a class="link" href="/home/{home.id}/place"
+					>Shelves and drawers get theirs from a plan</a
+				>{:else if !desk.sets.includes('containers')}<a class="link" href="/home/{home.id}/fit"
+					>Containers get theirs once they are kept in Fit</a
+				>{/if}
 			{#if desk.lookAt.length}
 				<label class="flex items-center gap-1.5"
 					><input class="checkbox" type="checkbox" bind:checked={desk.onlyChanged} />only the {desk

@@ -83,6 +83,7 @@
 					><span class="soft">Dates</span>
 					<select
 						class="select"
+						aria-label="How dates are kept"
 						value={home.schools.dates}
 						onchange={(event) => desk.keepDates(event.currentTarget.value as DateSchool)}
 						><option value="packs">of each pack</option><option value="month"
