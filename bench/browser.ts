@@ -63,6 +63,21 @@ export const STATIONS: readonly Station[] = [
 		act: clicked('Take down one')
 	},
 	{
+		stage: 'Turn',
+		edit: 'a letter typed into the search of the stock',
+		ready: async (page) => {
+			await page.getByRole('link', { name: 'Stock', exact: true }).click();
+			await page.getByLabel('Search the stock').waitFor();
+		},
+		act: `() => {
+			const field = document.querySelector('main input[type=search]');
+			const letters = 'tomatoes in';
+			field.value = letters.slice(0, (field.value.length + 1) % letters.length);
+			field.dispatchEvent(new Event('input', { bubbles: true }));
+			return 1;
+		}`
+	},
+	{
 		stage: 'Clear',
 		edit: 'one kept',
 		ready: (page) => page.getByRole('button', { name: 'Keep', exact: true }).first().waitFor(),
