@@ -29,7 +29,7 @@ test('labels of three forms: a sheet, a roll, cards with a code; words are kept 
 	expect(roll[0]).toEqual([62, 29]);
 	expect(roll.length).toBeGreaterThan(20);
 	await panel.getByRole('combobox', { name: 'Sheet' }).selectOption('card-a4');
-	await panel.getByRole('checkbox', { name: /A code/ }).check();
+	await panel.getByLabel('Code').selectOption('what is in it, in words for any phone');
 	await panel.getByRole('checkbox', { name: 'A line to write on' }).check();
 	expect(pagesOf(await pdfOf(page, /^PDF/))[0]).toEqual([210, 297]);
 

@@ -177,3 +177,63 @@ test('a power cut: the thermometers are read, what is not safe is thrown out and
 	await cold.getByRole('button', { name: 'Read the stand-in thermometers' }).click();
 	await expect(cold.getByRole('alert').first()).toContainText('cannot be reached');
 });
+
+test('fresh things move to where they keep; dates go by section; a shop keeps to its budget', async ({
+	page
+}) => {
+	await openDemo(page, 'Turn');
+	const better = page.getByRole('region', { name: 'Keeps better elsewhere' });
+	await expect(better).toContainText('in the fridge door');
+	await better.getByRole('button', { name: 'Move eggs box' }).click();
+	const sheet = page.getByRole('dialog', { name: 'Stock of eggs box' });
+	await expect(sheet).toContainText('In their box on a shelf of the fridge');
+	await sheet.getByLabel('Move to').selectOption('Fridge, middle shelf');
+	await expect(done(page, 'eggs box moved to Fridge, middle shelf')).toBeVisible();
+	await expect(better.getByText('eggs box')).toHaveCount(0);
+
+	await part(page, 'Stock');
+	await page.getByRole('button', { name: /Larder shelf 2/ }).click();
+	await page.getByLabel('How dates are kept').selectOption('quarter');
+	const section = page.getByRole('region', { name: 'Apr to Jun 2026' });
+	const before = await section.getByRole('button', { name: /^Take down/ }).count();
+	await section
+		.getByRole('button', { name: /^More for/ })
+		.first()
+		.click();
+	const more = page.getByRole('dialog');
+	await more.getByLabel('Date, if printed').selectOption('Jul to Sep 2026');
+	await more.getByRole('button', { name: 'Put in' }).click();
+	await expect(section.getByRole('button', { name: /^Take down/ })).toHaveCount(before);
+	await expect(page.getByRole('region', { name: 'Jul to Sep 2026' })).toContainText('31 Jul 2026');
+
+	await part(page, /^Shopping list/);
+	await page.getByText('How you shop').click();
+	await page.getByLabel(/^What one shop may cost/).fill('1');
+	await page.getByLabel(/^What one shop may cost/).press('Tab');
+	await expect(page.getByText(/over your budget/)).toBeVisible();
+	await saved(page);
+});
+
+test('the label of a frozen pack is scanned: one is taken, put back, then all of it', async ({
+	page
+}) => {
+	await openDemo(page, 'Mark');
+	await page.getByRole('button', { name: 'Frozen and home-made' }).click();
+	const panel = page.getByRole('complementary', { name: 'Sheet and words' });
+	await panel.getByLabel('Code').selectOption('to take one down here');
+	await panel.getByLabel('Frozen on').check();
+	await expect(page.getByRole('img', { name: /^Sheet 1 of labels/ })).toBeVisible();
+	// What the code on the label says is the address of its lot.
+	await page.goto('/home/demo/take/mystery-box-frozen-meal-1');
+	await expect(page.getByRole('heading', { level: 1 })).toContainText('mystery box');
+	const left = page.getByText(/left$/);
+	const before = await left.textContent();
+	await page.getByRole('button', { name: /^Take 1/ }).click();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(left).toHaveText(before!);
+	const all = page.getByRole('button', { name: /^Take (all|1)/ });
+	await all.last().click();
+	await expect(page.getByText('All of it is taken. Take the label off.')).toBeVisible();
+	await page.goto('/home/demo/take/nowhere');
+	await expect(page.getByRole('heading', { name: 'This label is out of date' })).toBeVisible();
+});

@@ -171,14 +171,19 @@ export function binderOf(
 	title: string,
 	under: string,
 	paper: Paper,
-	parts: readonly { readonly name: string; readonly make: (doc: Doc) => void }[]
+	parts: readonly {
+		readonly name: string;
+		readonly make: (doc: Doc) => void;
+		/** Its pages go in the order of another part: the contents name the first of them alone. */
+		readonly isBrief?: boolean;
+	}[]
 ): PrintPage[] {
 	const all = new Doc(paper, title);
-	const starts: { name: string; at: number }[] = [];
-	for (const { name, make } of parts) {
+	const starts: { name: string; at: number; isBrief: boolean }[] = [];
+	for (const { name, make, isBrief = false } of parts) {
 		const before = all.pages().length;
 		make(all);
-		if (all.pages().length > before) starts.push({ name, at: before });
+		if (all.pages().length > before) starts.push({ name, at: before, isBrief });
 	}
 	const titled = all
 		.pages()
@@ -187,8 +192,9 @@ export function binderOf(
 		const doc = new Doc(paper, title);
 		doc.begin(title, under);
 		doc.skip(4);
-		for (const { name, at } of starts) {
-			doc.heading(name);
+		for (const { name, at, isBrief } of starts) {
+			doc.heading(isBrief ? `${name}, from page ${at + 1 + offset}` : name);
+			if (isBrief) continue;
 			const end = starts.find((next) => next.at > at)?.at ?? Infinity;
 			for (const page of titled.filter((each) => each.at >= at && each.at < end))
 				doc.row([page.title, `${page.at + 1 + offset}`], [0.9, 0.1]);

@@ -271,7 +271,7 @@ export function documentPages(
 	if (kind === 'binder')
 		return binderOf(home.name, `Kept with Keep Nook, ${dateText(today)}`, paper, [
 			{ name: 'What is behind each door', make: (doc) => doorMaps(doc, home, true) },
-			{ name: 'Notes for the doors', make: (doc) => doorNotes(doc, home) },
+			{ name: 'Notes for the doors', make: (doc) => doorNotes(doc, home), isBrief: true },
 			{ name: 'Freezers', make: (doc) => freezerSheets(doc, home, today) },
 			{
 				name: 'Stock',

@@ -198,7 +198,10 @@
 						<button
 							class="btn"
 							aria-label="Move {found.thing.name}"
-							onclick={() => desk.choose(found.lot.id)}>Move</button
+							onclick={() => {
+								desk.choose(found.lot.id);
+								desk.setCount(found.lot.count);
+							}}>Move</button
 						>
 					</li>
 				{/each}
