@@ -46,6 +46,8 @@ export interface ClearDeskDeps {
 	readonly today: () => string;
 	/** The place to begin at; null: where most is past its date. */
 	readonly placeAsked?: string | null;
+	/** Decisions from this instant on count as made now: when a reset was begun; left out: the visit begins it. */
+	readonly since?: string | null;
 	readonly afterwards?: Afterwards;
 }
 /** The value of the choice for stock that stands in no place. */
@@ -82,7 +84,7 @@ export class ClearDesk {
 
 	constructor(deps: ClearDeskDeps) {
 		this.#deps = deps;
-		this.#since = deps.now();
+		this.#since = deps.since ?? deps.now();
 		this.#chosen = deps.placeAsked ?? null;
 		this.#cut = new Later(
 			() => this.#cutInput(),

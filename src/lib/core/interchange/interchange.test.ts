@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { readFileSync } from 'node:fs';
 import { demoHome } from '../../data/demo';
 import { generateHome } from '../fixtures/generate-home';
-import { apply, bareKitchen, counter, NOW, TODAY, tinyHome } from '../fixtures/tiny-home';
+import { bareKitchen, NOW, TODAY, tinyHome } from '../fixtures/tiny-home';
 import { linkFaults } from '../model';
-import { proposeResets, resetsDue } from '../upkeep';
-import { resetsCalendar } from './calendar';
+import ICAL from 'ical.js';
+import { homeCalendar } from './calendar';
 import { homeJsonSchema, MAX_FILE_BYTES, migrate, readHomeFile, writeHomeFile } from '.';
 import { toVersion3 } from './to-version-3';
 import { toVersion8 } from './to-version-8';
@@ -303,20 +303,51 @@ it('has a JSON Schema that names its format', () => {
 	expect(JSON.stringify(schema).length).toBeGreaterThan(5000);
 });
 
-it('writes resets as a calendar that repeats', () => {
-	const home = apply(bareKitchen(), proposeResets(counter('r')));
-	const text = resetsCalendar(
-		home,
-		resetsDue(home, TODAY),
-		({ reset }) => `Reset, ${reset.kind}; now`,
-		NOW
-	);
-	expect(text).toContain('BEGIN:VCALENDAR');
-	expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(2);
-	expect(text).toContain('RRULE:FREQ=DAILY;INTERVAL=7');
-	expect(text).toContain('DTSTART;VALUE=DATE:20260302');
-	expect(text).toContain('SUMMARY:Reset\\, fridge\\; now');
-	expect(
-		resetsCalendar(home, resetsDue(home, TODAY), ({ reset }) => `Reset, ${reset.kind}; now`, NOW)
-	).toBe(text);
+describe('a calendar file', () => {
+	const options = (on: string, now = NOW) => ({
+		name: 'The mill; ours, too',
+		homeId: 'mill',
+		now,
+		resets: [
+			{
+				id: 'fridge',
+				on,
+				everyDays: 7,
+				title: 'Fridge, before the shop; wipe',
+				what: 'Use things up.',
+				minutes: 12,
+				person: 'Ada'
+			},
+			{ id: 'swap', on, everyDays: null, title: 'Swap', what: '', minutes: 30, person: '' }
+		],
+		dates: [{ id: 'lot-1', on: '2026-03-05', title: 'Use by today: milk', place: 'Fridge' }]
+	});
+	const events = (text: string) =>
+		new ICAL.Component(ICAL.parse(text))
+			.getAllSubcomponents('vevent')
+			.map((component) => ({ component, event: new ICAL.Event(component) }));
+	it('is read by another parser: all-day events that repeat, each with an alarm', () => {
+		const [fridge, swap, milk] = events(homeCalendar(options(TODAY)));
+		expect(fridge!.event.summary).toBe('Fridge, before the shop; wipe');
+		expect(fridge!.event.startDate.isDate).toBe(true);
+		expect(fridge!.event.startDate.toString()).toBe(TODAY);
+		expect(fridge!.event.description).toBe('Use things up. About 12 min. Ada.');
+		const next = fridge!.event.iterator();
+		next.next();
+		expect(next.next().toString()).toBe('2026-03-09');
+		expect(swap!.event.isRecurring()).toBe(false);
+		expect(milk!.event.startDate.toString()).toBe('2026-03-05');
+		for (const { component } of [fridge!, swap!, milk!])
+			expect(component.getAllSubcomponents('valarm')).toHaveLength(1);
+	});
+	it('replaces what an earlier file brought: the same ids, a higher number', () => {
+		const first = events(homeCalendar(options(TODAY)));
+		const later = events(homeCalendar(options('2026-03-09', '2026-03-03T09:00:00.000Z')));
+		first.forEach(({ event }, i) => {
+			expect(later[i]!.event.uid).toBe(event.uid);
+			expect(later[i]!.event.sequence).toBeGreaterThan(event.sequence);
+		});
+		expect(new Set(first.map(({ event }) => event.uid)).size).toBe(3);
+		expect(homeCalendar(options(TODAY))).toBe(homeCalendar(options(TODAY)));
+	});
 });

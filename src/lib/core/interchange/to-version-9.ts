@@ -19,6 +19,7 @@ export function toVersion9(home: unknown): unknown {
 			name: '',
 			nookIds: [],
 			personId: null,
+			begunAt: null,
 			postponedTo: null,
 			// What is known of the last time is where the log begins.
 			log: reset.lastDoneOn

@@ -55,6 +55,8 @@ export const Reset = z.strictObject({
 	foundShare: z.number().min(0).max(1).nullable(),
 	/** Who does it; null: whoever sees it. */
 	personId: PersonId.nullable(),
+	/** When it was begun, while it is under way; null: it is not. */
+	begunAt: Instant.nullable(),
 	/** Not before this day; null: when it is due. */
 	postponedTo: IsoDate.nullable(),
 	/** The latest ones, the newest last. */

@@ -82,6 +82,7 @@ export const blankReset = () =>
 		lastDoneOn: null,
 		foundShare: null,
 		personId: null,
+		begunAt: null,
 		postponedTo: null,
 		log: [],
 		swap: null

@@ -2,6 +2,7 @@ export {
 	baseAboveFloorMm,
 	cabinetsInOrder,
 	climateOf,
+	handHeightMm,
 	HANGS_FROM_MM,
 	isPullOut,
 	nooksInOrder,

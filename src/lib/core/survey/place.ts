@@ -111,6 +111,12 @@ export function standingPoint({ nook, cabinet, run }: NookPlace): Point {
 export const baseAboveFloorMm = ({ nook, cabinet }: Pick<NookPlace, 'nook' | 'cabinet'>): number =>
 	cabinet.baseMm + nook.at.zMm;
 
+/** A hand takes things a little above the board they stand on, mm. */
+const HAND_ABOVE_MM = 100;
+/** Height above the floor at which a hand takes what stands in a nook, mm. */
+export const handHeightMm = (place: Pick<NookPlace, 'nook' | 'cabinet'>): number =>
+	baseAboveFloorMm(place) + Math.min((place.nook.inside.heightMm ?? 0) / 2, HAND_ABOVE_MM);
+
 const PULL_OUT: ReadonlySet<NookKind> = new Set([
 	'drawer',
 	'door',

@@ -1,14 +1,25 @@
-import { idsFrom, withStem } from '../model';
-import { proposeResets } from './propose-resets';
-import { doneReset } from './resets';
+import {
+	addReset,
+	beginReset,
+	changeReset,
+	finishReset,
+	postponeResets,
+	removeReset,
+	skipReset
+} from './reset-edits';
 import { addRoutine, changeRoutine, moveStep, removeRoutine } from './routines';
 
 /** Every change that upkeep makes to a home. */
 export const UPKEEP_COMMANDS = {
 	addRoutine,
 	changeRoutine,
-	doneReset,
+	addReset,
+	beginReset,
+	changeReset,
+	finishReset,
+	postponeResets,
+	removeReset,
+	skipReset,
 	moveStep,
-	proposeResets: withStem(proposeResets, idsFrom),
 	removeRoutine
 } as const;

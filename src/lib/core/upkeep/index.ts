@@ -1,4 +1,36 @@
-export { adaptedDays, doneReset, resetsDue, USUAL_DAYS, type DueReset } from './resets';
+export { adaptedDays, dueOf, resetsDue, type DueReset } from './resets';
+export { USUAL_DAYS, usualResets, type ResetDraft } from './usual-resets';
+export {
+	foundOf,
+	isUnderWay,
+	minutesOf,
+	placesOf,
+	resetsKept,
+	type ResetFound
+} from './reset-work';
+export {
+	addReset,
+	beginReset,
+	changeReset,
+	finishReset,
+	postponeResets,
+	removeReset,
+	skipReset,
+	type ResetChange
+} from './reset-edits';
+export { resetWeeks, spreadResets, WEEK_MINUTES, type ResetWeek } from './reset-weeks';
+export { inSeason, nextTurn, swapMoves, type SwapMoves } from './seasons';
+export {
+	crossings,
+	MOTION,
+	placeAt,
+	playRoutine,
+	playWeek,
+	type Crossing,
+	type Moment,
+	type RoutinePlay,
+	type WeekPlay
+} from './play-routine';
 export { walkRoutine, type RoutineStop, type RoutineWalk } from './routine-walk';
 export {
 	addRoutine,
@@ -9,7 +41,6 @@ export {
 	type RoutineDraft,
 	type RoutineStep
 } from './routines';
-export { proposeResets } from './propose-resets';
 export {
 	nextSteps,
 	stageProgress,

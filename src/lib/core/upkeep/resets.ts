@@ -1,4 +1,5 @@
-import { addDays, daysBetween, type Edit, type HomePart, type Reset } from '../model';
+import { addDays, daysBetween, type HomePart, type Reset } from '../model';
+import { nextTurn } from './seasons';
 
 export interface DueReset {
 	readonly reset: Reset;
@@ -8,7 +9,7 @@ export interface DueReset {
 	readonly daysLeft: number;
 	/** Interval in use, days. */
 	readonly everyDays: number;
-	readonly basis: 'as-set' | 'less-often' | 'more-often';
+	readonly basis: 'as-set' | 'less-often' | 'more-often' | 'season';
 }
 
 /** Found less than this: come less often. */
@@ -17,11 +18,12 @@ const LITTLE = 0.05;
 const MUCH = 0.25;
 const LONGER = 1.25;
 const SHORTER = 0.7;
+const HALF_A_YEAR = 182;
 
 /** Adapts an interval to what was found last time. @example adaptedDays({ everyDays: 100, foundShare: 0.5 }).days // 70 */
 export function adaptedDays({ everyDays, foundShare }: Pick<Reset, 'everyDays' | 'foundShare'>): {
 	days: number;
-	basis: DueReset['basis'];
+	basis: Exclude<DueReset['basis'], 'season'>;
 } {
 	if (foundShare === null) return { days: everyDays, basis: 'as-set' };
 	if (foundShare <= LITTLE) return { days: Math.round(everyDays * LONGER), basis: 'less-often' };
@@ -30,39 +32,29 @@ export function adaptedDays({ everyDays, foundShare }: Pick<Reset, 'everyDays' |
 	return { days: everyDays, basis: 'as-set' };
 }
 
-/** Lists all resets, the most overdue first; one never done is due today. Ties by id. */
-export function resetsDue(home: HomePart<'resets'>, today: string): DueReset[] {
-	return Object.values(home.resets)
-		.map((reset) => {
-			const { days, basis } = adaptedDays(reset);
-			const dueOn = reset.lastDoneOn ? addDays(reset.lastDoneOn, days) : today;
-			return { reset, dueOn, daysLeft: daysBetween(today, dueOn), everyDays: days, basis };
-		})
-		.sort((a, b) => a.daysLeft - b.daysLeft || (a.reset.id < b.reset.id ? -1 : 1));
-}
-
-/** Makes the edit that marks a reset as done; `foundShare` steers the next interval, null leaves it. */
-export function doneReset(resetId: string, today: string, foundShare: number | null): Edit {
-	return (draft) => {
-		const reset = draft.resets[resetId];
-		if (!reset) return;
-		reset.lastDoneOn = today;
-		if (foundShare !== null) reset.foundShare = foundShare;
+/** Says when a reset is due: after its interval, at the turn of its seasons, and not before the day it was put off to. */
+export function dueOf(reset: Reset, today: string): DueReset {
+	const { swap, lastDoneOn, postponedTo } = reset;
+	const { days, basis } = adaptedDays(reset);
+	// A swap that was never done waits for the next turn, since nobody said that things stand wrong now.
+	const usual = swap
+		? nextTurn(swap, lastDoneOn ?? addDays(today, -1)).on
+		: lastDoneOn
+			? addDays(lastDoneOn, days)
+			: today;
+	const dueOn = postponedTo && postponedTo > usual ? postponedTo : usual;
+	return {
+		reset,
+		dueOn,
+		daysLeft: daysBetween(today, dueOn),
+		everyDays: swap ? HALF_A_YEAR : days,
+		basis: swap ? 'season' : basis
 	};
 }
 
-/** Usual days between resets by kind of place (trade practice). */
-export const USUAL_DAYS: Readonly<Record<Reset['kind'], number>> = {
-	'food-boxes': 180,
-	'pantry-dates': 90,
-	fridge: 7,
-	spices: 365,
-	'freezer-list': 30,
-	'freezer-defrost': 270,
-	medicines: 180,
-	'make-up': 180,
-	'under-sink': 180,
-	'junk-drawer': 90,
-	seasonal: 182,
-	own: 30
-};
+/** Lists all resets, the most overdue first; one never done is due today. Ties by id. */
+export function resetsDue(home: HomePart<'resets'>, today: string): DueReset[] {
+	return Object.values(home.resets)
+		.map((reset) => dueOf(reset, today))
+		.sort((a, b) => a.daysLeft - b.daysLeft || (a.reset.id < b.reset.id ? -1 : 1));
+}

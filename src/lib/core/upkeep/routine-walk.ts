@@ -4,10 +4,14 @@ import { placeOfNook, standingPoint, walkGraphOf, walkPath } from '../survey';
 export interface RoutineStop {
 	readonly groupId: string | null;
 	readonly station: string | null;
+	/** The place that holds most of the group; null: a station, or no place. */
+	readonly nookId: string | null;
 	/** Where one stands on the plan; null: the group has no place, or the home no such station. */
 	readonly at: Point | null;
 	/** Walked from the stop before that has a place, m; 0 at the first; null: no place, or no way. */
 	readonly fromBeforeM: number | null;
+	/** The way from the stop before, corner by corner; empty: none, or not a step. */
+	readonly way: readonly Point[];
 }
 
 export interface RoutineWalk {
@@ -55,9 +59,16 @@ export function walkRoutine(
 		const at = pointOf(step);
 		const leg = at && last ? walkPath(graph, last, at) : null;
 		const isFirst = at !== null && last === null;
-		if (leg && leg.mm > 0) paths.push(leg.points);
+		const way = leg && leg.mm > 0 ? leg.points : [];
+		if (way.length) paths.push(way);
 		if (at) last = at;
-		return { ...step, at, fromBeforeM: isFirst ? 0 : leg ? leg.mm / 1000 : null };
+		return {
+			...step,
+			nookId: step.station ? null : (nooks.get(step.groupId ?? '') ?? null),
+			at,
+			fromBeforeM: isFirst ? 0 : leg ? leg.mm / 1000 : null,
+			way
+		};
 	});
 	return {
 		stops,

@@ -2,51 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { makeHome } from '../model';
 import { adoptPlan, placeHome, toZonePlan } from '../zoning';
-import { apply, bareKitchen, counter, NOW, TODAY, tinyHome } from '../fixtures/tiny-home';
-import {
-	adaptedDays,
-	doneReset,
-	nextSteps,
-	proposeResets,
-	resetsDue,
-	stageProgress,
-	STAGES
-} from '.';
-
-describe('resets', () => {
-	const home = apply(bareKitchen(), proposeResets(counter('r')));
-	it('are proposed once for the cabinets that want them', () => {
-		expect(
-			Object.values(home.resets)
-				.map((reset) => reset.kind)
-				.sort()
-		).toEqual(['fridge', 'under-sink']);
-		expect(apply(home, proposeResets(counter('s')))).toEqual(home);
-	});
-	it('are due today when never done, and again after their interval', () => {
-		const [first] = resetsDue(home, TODAY);
-		expect(first).toMatchObject({ daysLeft: 0, dueOn: TODAY });
-		const done = apply(home, doneReset(first!.reset.id, TODAY, null));
-		expect(resetsDue(done, TODAY).find((due) => due.reset.id === first!.reset.id)!.daysLeft).toBe(
-			first!.reset.everyDays
-		);
-	});
-	it('come more often when much was found and less often when nothing was', () => {
-		expect(adaptedDays({ everyDays: 100, foundShare: 0.5 })).toEqual({
-			days: 70,
-			basis: 'more-often'
-		});
-		expect(adaptedDays({ everyDays: 100, foundShare: 0 })).toEqual({
-			days: 125,
-			basis: 'less-often'
-		});
-		expect(adaptedDays({ everyDays: 100, foundShare: 0.1 })).toEqual({
-			days: 100,
-			basis: 'as-set'
-		});
-		expect(adaptedDays({ everyDays: 1, foundShare: 1 }).days).toBe(1);
-	});
-});
+import { apply, NOW, TODAY, tinyHome } from '../fixtures/tiny-home';
+import { nextSteps, stageProgress, STAGES } from '.';
 
 describe('what to do next', () => {
 	const codes = (home: ReturnType<typeof tinyHome>) =>

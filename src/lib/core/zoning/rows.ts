@@ -1,6 +1,6 @@
 import type { GroupFigures } from '../grouping';
 import type { Home, Person, StationKind } from '../model';
-import { baseAboveFloorMm, isPullOut, reachOf, type NookPlace } from '../survey';
+import { baseAboveFloorMm, handHeightMm, isPullOut, reachOf } from '../survey';
 import { Row, type Cell } from './cell';
 import { hardRuleBroken, type RuleInput } from './hard-rules';
 import type { Scene } from './scene';
@@ -152,8 +152,3 @@ export function rowOf(scene: Scene, figures: GroupFigures, at: number): Row {
 		};
 	});
 }
-
-/** A hand takes things a little above the board they stand on, mm. */
-const HAND_ABOVE_MM = 100;
-const handHeightMm = (place: NookPlace): number =>
-	baseAboveFloorMm(place) + Math.min((place.nook.inside.heightMm ?? 0) / 2, HAND_ABOVE_MM);

@@ -10,12 +10,15 @@
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import { Intake } from '$lib/state/intake.svelte';
+	import { ResetDesk } from '$lib/state/reset-desk.svelte';
+	import { turnDeps } from '$lib/state/turn-deps';
 	import { Ticks } from '$lib/state/ticks.svelte';
 	import { PackScanner } from '$lib/state/pack-scanner.svelte';
 	import { keysHere } from '$lib/state/page-keys.svelte';
 	import ClearHead from '$lib/ui/clear/ClearHead.svelte';
 	import LotAdvice from '$lib/ui/clear/LotAdvice.svelte';
 	import PileRow from '$lib/ui/clear/PileRow.svelte';
+	import ResetBar from '$lib/ui/clear/ResetBar.svelte';
 	import SessionBar from '$lib/ui/clear/SessionBar.svelte';
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
 	import CameraScan from '$lib/ui/entry/CameraScan.svelte';
@@ -31,7 +34,13 @@
 		newId,
 		now,
 		today,
-		placeAsked: page.url.searchParams.get('place')
+		placeAsked: page.url.searchParams.get('place'),
+		since: getStore().home.resets[page.url.searchParams.get('reset') ?? '']?.begunAt ?? null
+	});
+	const reset = new ResetDesk({
+		...turnDeps(getStore),
+		asked: () => page.url.searchParams.get('reset'),
+		nookId: () => desk.nookId
 	});
 	$effect(() => () => desk.leave());
 	const home = $derived(desk.home);
@@ -104,6 +113,7 @@
 			</EmptyNote>
 		{:else}
 			<WallStrip {home} flagged={desk.past} selected={desk.nookId} onselect={goTo} />
+			<ResetBar desk={reset} onplace={goTo} />
 			{#if desk.nookId}
 				<SessionBar
 					nookId={desk.nookId}

@@ -1,70 +1,62 @@
 <script lang="ts">
 	import CalendarPlus from '@lucide/svelte/icons/calendar-plus';
-	import Check from '@lucide/svelte/icons/check';
 	import Plus from '@lucide/svelte/icons/plus';
-	import { resetsDue, type DueReset } from '$lib/core/upkeep';
-	import { tally } from '$lib/core/clearing';
-	import { formatMoney, formatVolume } from '$lib/core/model';
-	import { dateText, daysText, VERDICT_WORDS } from '$lib/messages/clearing';
-	import { RESET_WORDS } from '$lib/messages/steps';
-	import { now, today } from '$lib/state/clock.svelte';
+	import { countText } from '$lib/messages/numbers';
 	import { getHomeStore } from '$lib/state/context';
-	import { newId } from '$lib/state/ids';
+	import { KeepDesk } from '$lib/state/keep-desk.svelte';
+	import { turnDeps } from '$lib/state/turn-deps';
 	import { fileName, saveFile } from '$lib/ui/forms/save-file';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
-	import StageHead from '$lib/ui/frame/StageHead.svelte';
-	import YearLine from '$lib/ui/charts/YearLine.svelte';
+	import KeepHead from '$lib/ui/keep/KeepHead.svelte';
+	import ResetRow from '$lib/ui/keep/ResetRow.svelte';
+	import ResetSheet from '$lib/ui/keep/ResetSheet.svelte';
+	import WeekLoad from '$lib/ui/keep/WeekLoad.svelte';
 
 	const getStore = getHomeStore();
-	const store = $derived(getStore());
-	const home = $derived(store.home);
-	const due = $derived(resetsDue(home, today()));
-	const sum = $derived(tally(home, Object.values(home.decisions)));
-	const title = ({ reset }: DueReset) =>
-		`${RESET_WORDS[reset.kind].name}: ${home.cabinets[reset.cabinetId ?? '']?.name ?? ''}`;
-	const BASIS = {
-		'as-set': 'as set',
-		'less-often': 'less often, little was found',
-		'more-often': 'more often, much was found'
-	} as const;
+	const desk = new KeepDesk(turnDeps(getStore));
+	const home = $derived(desk.home);
+	let withDates = $state(false);
 	async function calendar() {
-		const { resetsCalendar } = await import('$lib/core/interchange/calendar');
+		const { homeCalendar } = await import('$lib/core/interchange/calendar');
 		saveFile(
 			fileName(`${home.name} resets`, 'ics'),
-			resetsCalendar(home, due, title, now()),
+			homeCalendar(desk.calendar(withDates)),
 			'text/calendar'
 		);
 	}
-	let found = $state<Record<string, string>>({});
-	function done(id: string, name: string) {
-		const share = found[id] ? Number(found[id]) : null;
-		store.run(`done: ${name}`, 'doneReset', id, today(), share);
-	}
+	const resetOf = (id: string) => home.resets[id];
 </script>
 
-<Bench>
-	<StageHead stage="keep">
-		{#if Object.keys(home.cabinets).length}
-			<button class="btn" onclick={() => store.run('usual resets', 'proposeResets', newId())}
-				><Plus size={18} />Add the usual resets</button
+<Bench
+	panel={desk.chosen ? panel : undefined}
+	panelLabel="This reset"
+	raised
+	chosen={desk.chosen?.reset.id ?? null}
+	onclose={() => desk.choose(null)}
+>
+	<KeepHead>
+		{#if desk.due.length}
+			<label class="flex items-center gap-1.5 text-sm"
+				><input class="checkbox checkbox-sm" type="checkbox" bind:checked={withDates} />use-by dates
+				too</label
 			>
+			<button class="btn" onclick={calendar}><CalendarPlus size={18} />Calendar file</button>
 		{/if}
-		{#if due.length}<button class="btn btn-primary" onclick={calendar}
-				><CalendarPlus size={18} />Calendar file</button
-			>{/if}
-	</StageHead>
-	{#if !due.length}
+	</KeepHead>
+	{#if !desk.due.length}
 		<EmptyNote title="No resets yet">
 			<p>
 				A reset is a quick tidy of one place before it slips: the fridge each week before you shop,
 				pantry dates every three months, medicines twice a year.
 			</p>
-			{#if Object.keys(home.cabinets).length}
-				<button
-					class="btn btn-primary"
-					onclick={() => store.run('usual resets', 'proposeResets', newId())}
-					>Add the usual resets</button
+			{#if desk.usual.length}
+				<button class="btn btn-primary" onclick={() => desk.addUsual()}
+					>Add the {countText(desk.usual.length, 'usual reset')}</button
+				>
+			{:else if Object.keys(home.cabinets).length}
+				<button class="btn btn-primary" onclick={() => desk.addOwn(false)}
+					>Add one of your own</button
 				>
 			{:else}
 				<p>Add cabinets in Walk first.</p>
@@ -72,61 +64,29 @@
 			{/if}
 		</EmptyNote>
 	{:else}
-		<YearLine
-			today={today()}
-			marks={due.map((item) => ({
-				id: item.reset.id,
-				on: item.dueOn,
-				everyDays: item.everyDays,
-				word: RESET_WORDS[item.reset.kind].name
-			}))}
+		<WeekLoad
+			weeks={desk.weeks}
+			mostMinutes={desk.mostMinutes}
+			titleOf={(id) => (resetOf(id) ? desk.titleOf(resetOf(id)!) : '')}
 		/>
-		<ul class="mt-3">
-			{#each due as item (item.reset.id)}
-				{@const words = RESET_WORDS[item.reset.kind]}
-				<li class="row">
-					<span class="when measure" class:past={item.daysLeft < 0}>{daysText(item.daysLeft)}</span>
-					<span class="min-w-0"
-						><b>{words.name}</b>, {home.cabinets[item.reset.cabinetId ?? '']?.name}
-						<span class="soft block text-sm"
-							>{words.what} Every {item.everyDays} days, {BASIS[item.basis]}; last done {item.reset
-								.lastDoneOn
-								? dateText(item.reset.lastDoneOn)
-								: 'never'}.</span
-						></span
-					>
-					<label class="found"
-						><span class="soft text-sm">Found</span>
-						<select class="select" bind:value={found[item.reset.id]}
-							><option value={undefined}>not said</option><option value="0">nothing</option><option
-								value="0.12">a little</option
-							><option value="0.35">much</option></select
-						></label
-					>
-					<button
-						class="btn"
-						onclick={() => done(item.reset.id, words.name)}
-						aria-label="Done: {title(item)}"><Check size={18} />Done</button
-					>
-				</li>
-			{/each}
-		</ul>
-		<section class="rule-top mt-5 pt-3" aria-label="The record">
-			<h2 class="mb-1">The record</h2>
-			{#if sum.length}
-				<ul>
-					{#each sum as line (line.verdict)}<li>
-							<b>{VERDICT_WORDS[line.verdict]}</b>: <span class="measure">{line.things}</span>, {formatVolume(
-								line.volumeMl
-							)}{line.lostMinor
-								? `, ${formatMoney(line.lostMinor, home.currency)} thrown away`
-								: ''}
-						</li>{/each}
-				</ul>
-			{:else}
-				<p class="soft">Nothing decided yet. Your decisions in Clear are counted here.</p>
+		<div class="my-3 flex flex-wrap items-center gap-2">
+			{#if desk.spread.length}
+				<span>More than an hour in a week is too much.</span>
+				<button class="btn btn-primary" onclick={() => desk.spreadOut()}
+					>Spread {countText(desk.spread.length, 'reset')} out</button
+				>
 			{/if}
-		</section>
+			{#if desk.usual.length}<button class="btn" onclick={() => desk.addUsual()}
+					><Plus size={18} />Add {countText(desk.usual.length, 'usual reset')}</button
+				>{/if}
+			<button class="btn" onclick={() => desk.addOwn(false)}
+				><Plus size={18} />One of your own</button
+			>
+			<button class="btn" onclick={() => desk.addOwn(true)}><Plus size={18} />Seasonal swap</button>
+		</div>
+		<ul aria-label="Resets">
+			{#each desk.due as due (due.reset.id)}<ResetRow {desk} {due} />{/each}
+		</ul>
 		<p class="soft mt-4 text-sm">
 			Fix tall furniture to the wall so it cannot tip. High shelves: a proper step stool, not a
 			chair. Wiring, gas and plumbing: a licensed trade and the local code.
@@ -134,29 +94,6 @@
 	{/if}
 </Bench>
 
-<style>
-	.row {
-		display: grid;
-		grid-template-columns: 8rem minmax(0, 1fr) auto auto;
-		gap: 0.75rem;
-		align-items: center;
-		border-top: 1px solid var(--color-base-300);
-		padding: 0.5rem 0;
-	}
-	.when {
-		color: var(--color-primary);
-	}
-	.when.past {
-		color: var(--color-error);
-		font-weight: 700;
-	}
-	@media (max-width: 640px) {
-		.row {
-			grid-template-columns: minmax(0, 1fr) auto;
-		}
-		.when,
-		.row > span:nth-child(2) {
-			grid-column: 1 / -1;
-		}
-	}
-</style>
+{#snippet panel()}
+	{#if desk.chosen}<ResetSheet {desk} due={desk.chosen} />{/if}
+{/snippet}

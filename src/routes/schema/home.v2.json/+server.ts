@@ -1,4 +1,0 @@
-import { redirect } from '@sveltejs/kit';
-
-/** The address of the second layout: it leads to that of today, which every older file is carried up to. */
-export const GET = () => redirect(308, '/schema/home.v8.json');
