@@ -327,20 +327,28 @@ export function demoHome(now: string): Home {
 			)
 		),
 		resets: Object.fromEntries(
-			(house.resets as [string, string, number, number | null, number | null][]).map(
-				([kind, cabinetId, everyDays, doneDaysAgo, foundShare]) => [
+			(
+				house.resets as unknown as [
+					string,
+					string,
+					number,
+					number | null,
+					number | null,
+					string[]?
+				][]
+			).map(([kind, cabinetId, everyDays, doneDaysAgo, foundShare, nookIds = []]) => [
+				kind,
+				{
+					...blankReset(),
+					id: kind,
 					kind,
-					{
-						...blankReset(),
-						id: kind,
-						kind,
-						cabinetId,
-						everyDays,
-						lastDoneOn: doneDaysAgo === null ? null : addDays(today, doneDaysAgo),
-						foundShare
-					}
-				]
-			)
+					cabinetId,
+					nookIds,
+					everyDays,
+					lastDoneOn: doneDaysAgo === null ? null : addDays(today, doneDaysAgo),
+					foundShare
+				}
+			])
 		)
 	});
 }

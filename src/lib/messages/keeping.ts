@@ -1,4 +1,6 @@
-import type { DueReset, ResetFound } from '../core/upkeep';
+import type { Home } from '../core/model';
+import type { DueReset, Moment, ResetFound } from '../core/upkeep';
+import { BAND_WORDS } from './survey';
 
 export const RESET_BASIS: Readonly<Record<DueReset['basis'], string>> = {
 	'as-set': 'as set',
@@ -11,4 +13,33 @@ export const RESET_BASIS: Readonly<Record<DueReset['basis'], string>> = {
 export function foundText({ looked, leaves, left }: ResetFound): string {
 	const seen = `${looked} looked at${leaves ? `, ${leaves} to go` : ''}`;
 	return left ? `${seen}, ${left} left` : `${seen}: all of it`;
+}
+
+/** Says a movement of a routine. @example momentText(home, moment) // 'Reach for Cutlery in Top drawer: without bending' */
+export function momentText(home: Home, { kind, groupId, nookId, band }: Moment): string {
+	const group = home.groups[groupId ?? '']?.name ?? '';
+	const place = home.nooks[nookId ?? '']?.name ?? '';
+	switch (kind) {
+		case 'walk':
+			return group ? `Walk to ${group}` : 'Walk on';
+		case 'open':
+			return `Open ${place}`;
+		case 'close':
+			return 'Close it';
+		case 'reach':
+			return `Take ${group} from ${place}${band ? `: ${BAND_WORDS[band].toLowerCase()}` : ''}`;
+	}
+}
+/** A time in minutes and seconds. @example secondsText(74.2) // '1 min 14 s' */
+export function secondsText(seconds: number): string {
+	const whole = Math.round(seconds);
+	if (whole < 60) return `${whole} s`;
+	return `${Math.floor(whole / 60)} min${whole % 60 ? ` ${whole % 60} s` : ''}`;
+}
+/** What is said after an answer in practice. */
+export function replyText(is: 'right' | 'almost' | 'wrong', group: string, place: string): string {
+	if (is === 'right') return `Right: ${group}, ${place}.`;
+	return is === 'almost'
+		? `The right cabinet. ${group} is in ${place}.`
+		: `No: ${group} is in ${place}. It comes again.`;
 }

@@ -59,6 +59,7 @@ export const DOCUMENT_NAMES = {
 	'use-first': 'Use-first list',
 	shopping: 'Shopping list',
 	medicines: 'Medicines, for a carer',
+	report: 'Report for a client',
 	tape: 'Tape list'
 } as const;
 

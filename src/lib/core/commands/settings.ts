@@ -2,7 +2,9 @@ import type { Edit, HomeHead, Settings } from '../model';
 
 /** Makes the edit that changes what a home says of itself. */
 export function changeHome(
-	change: Partial<Pick<HomeHead, 'name' | 'units' | 'currency' | 'dateOrder' | 'rented'>>
+	change: Partial<
+		Pick<HomeHead, 'name' | 'units' | 'currency' | 'dateOrder' | 'rented' | 'note' | 'customs'>
+	>
 ): Edit {
 	return (draft) => void Object.assign(draft, change);
 }

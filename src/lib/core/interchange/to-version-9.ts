@@ -9,6 +9,7 @@ export function toVersion9(home: unknown): unknown {
 	const settings = (from.settings ?? {}) as Row;
 	return {
 		customs: { locale: '', paper: 'A4', weekStart: 'mon' },
+		note: '',
 		practiceCards: {},
 		misplacings: {},
 		...from,

@@ -85,6 +85,8 @@ export const HomeHead = z.strictObject({
 		dates: z.enum(['packs', 'month', 'quarter'])
 	}),
 	customs: Customs,
+	/** The organizer's or the household's own words, for the report. */
+	note: z.string().max(4000),
 	/** The clear-out that is planned; null: none. Minutes are counted from midnight. */
 	clearDay: z
 		.strictObject({

@@ -37,6 +37,7 @@ export function makeHome({ id, name, now, units = 'mm', currency = 'EUR' }: Make
 			dates: 'packs'
 		},
 		customs: { locale: '', paper: 'A4', weekStart: 'mon' },
+		note: '',
 		clearDay: null,
 		settings: structuredClone(DEFAULT_SETTINGS),
 		belongs: [],

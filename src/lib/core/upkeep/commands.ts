@@ -1,3 +1,5 @@
+import { reportElsewhere } from './misplaced';
+import { keepCard } from './practice';
 import {
 	addReset,
 	beginReset,
@@ -17,8 +19,10 @@ export const UPKEEP_COMMANDS = {
 	beginReset,
 	changeReset,
 	finishReset,
+	keepCard,
 	postponeResets,
 	removeReset,
+	reportElsewhere,
 	skipReset,
 	moveStep,
 	removeRoutine

@@ -19,6 +19,19 @@ export {
 	type ResetChange
 } from './reset-edits';
 export { resetWeeks, spreadResets, WEEK_MINUTES, type ResetWeek } from './reset-weeks';
+export {
+	cardFor,
+	dueFor,
+	isKnown,
+	keepCard,
+	knowing,
+	learners,
+	toKnow,
+	type Knowing,
+	type ToKnow
+} from './practice';
+export { reportElsewhere, wrongPlaces, type WrongPlace } from './misplaced';
+export { monthsDone, workDone, type MonthDone } from './year';
 export { inSeason, nextTurn, swapMoves, type SwapMoves } from './seasons';
 export {
 	crossings,

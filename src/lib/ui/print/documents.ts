@@ -6,6 +6,7 @@ import { effectiveDate, picksOf, shoppingList, useFirst } from '$lib/core/rotati
 import { cabinetsInOrder, climateOf, tapeList } from '$lib/core/survey';
 import { dateText } from '$lib/messages/clearing';
 import { HAZARD_WORDS, tapeText } from '$lib/messages/marking';
+import { homeReport } from '$lib/messages/report';
 import { amountText } from '$lib/messages/turning';
 import { frontGeometry } from '../drawing/front-geometry';
 import { binderOf, Doc } from './doc';
@@ -19,6 +20,7 @@ export const DOCUMENTS = [
 	'use-first',
 	'shopping',
 	'medicines',
+	'report',
 	'tape'
 ] as const;
 export type DocumentKind = (typeof DOCUMENTS)[number];
@@ -261,6 +263,20 @@ function tape(doc: Doc, home: Home): void {
 	for (const item of items) doc.row([{ boxes: 1 }, tapeText(item), ''], [0.06, 0.64, 0.3]);
 }
 
+/** What was done, for a client: headings, words and rows. */
+function report(doc: Doc, home: Home, today: string): void {
+	const { title, under, sections } = homeReport(home, today);
+	doc.begin(title, under);
+	for (const { heading, paragraphs, rows } of sections) {
+		doc.heading(heading);
+		for (const text of paragraphs) doc.text(text);
+		const columns = Math.max(1, ...rows.map((row) => row.length));
+		const shares =
+			columns === 1 ? [1] : [0.5, ...Array<number>(columns - 1).fill(0.5 / (columns - 1))];
+		for (const row of rows) doc.row(row, shares);
+	}
+}
+
 /** Makes a print of a home as pages. `today` is an ISO date. */
 export function documentPages(
 	home: Home,
@@ -287,6 +303,7 @@ export function documentPages(
 		'use-first': () => useFirstList(doc, home, today),
 		shopping: () => shopping(doc, home, today),
 		medicines: () => medicines(doc, home),
+		report: () => report(doc, home, today),
 		tape: () => tape(doc, home)
 	};
 	makers[kind]();

@@ -61,7 +61,7 @@
 
 	const stage = $derived(page.url.pathname.split('/')[3] ?? '');
 	/** A page for the door of a freezer or cabinet: one screen, no menu. */
-	const isKiosk = $derived(stage === 'kiosk' || stage === 'take');
+	const isKiosk = $derived(['kiosk', 'take', 'find'].includes(stage));
 	// How far each stage is says nothing that an edit waits for.
 	const progress = new Later(
 		() => store?.home ?? null,
