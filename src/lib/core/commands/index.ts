@@ -2,6 +2,7 @@ import { CLEARING_COMMANDS } from '../clearing';
 import { FITTING_COMMANDS } from '../fitting';
 import { GROUPING_COMMANDS } from '../grouping';
 import { leaveBare, nameLabel } from '../marking';
+import { mergeIn } from '../merge';
 import { commandsOf, type CommandOf } from '../model';
 import { ROTATION_COMMANDS } from '../rotation';
 import { SURVEY_COMMANDS } from '../survey';
@@ -22,6 +23,7 @@ export const COMMANDS = {
 	...FITTING_COMMANDS,
 	...UPKEEP_COMMANDS,
 	leaveBare,
+	mergeIn,
 	nameLabel,
 	...ROTATION_COMMANDS,
 	takeBack,
