@@ -4,6 +4,7 @@
 // npm run bench -- names FILE       names, one a line: what kind each is taken for
 // npm run bench -- lines FILE [--today ISO] [--order dmy|mdy|ymd]   typed lines: what each is read as
 // npm run bench -- rates            rates of use on made-up households, by method
+// npm run bench -- merge            two copies of a large home with 500 edits each
 // npm run bench -- hold             the advised number of packs against each single rule, in money
 // npm run bench -- forecast         500 things over 12 weeks, 1,000 runs
 // npm run bench -- meals            weeks of 21 meals from 60 recipes, proven
@@ -33,6 +34,7 @@ import { benchShelves } from './shelves';
 import { benchStore } from './store';
 import { benchHomes } from './homes';
 import { benchPacking } from './packing';
+import { benchMerge } from './merge';
 import { benchMeals } from './meals';
 import { benchProofs } from './proofs';
 import { benchRates } from './rates';
@@ -66,6 +68,7 @@ else if (kind === 'kills') print(await benchKills(Number(files[0] ?? 1000)));
 else if (kind === 'store') print(benchStore(Number(files[0] ?? 5000)));
 else if (kind === 'fuzz') print(await benchFuzz(Number(files[0] ?? 1500)));
 else if (kind === 'rates') for (const line of benchRates()) print(line);
+else if (kind === 'merge') print(benchMerge());
 else if (kind === 'hold') for (const line of benchHold()) print(line);
 else if (kind === 'forecast') print(benchForecast());
 else if (kind === 'meals') for (const line of await benchMeals()) print(line);
@@ -79,7 +82,7 @@ else if (kind === undefined) {
 	for (const line of await benchBrowser()) print(line);
 } else {
 	console.error(
-		`No bench called “${kind}”. Use: assignment FILE…, packing FILE…, shelves FILE…, survey, categories, names FILE, lines FILE, homes, rates, hold, forecast, meals, proofs, browser, gestures, fuzz, store, kills, or nothing.`
+		`No bench called “${kind}”. Use: assignment FILE…, packing FILE…, shelves FILE…, survey, categories, names FILE, lines FILE, homes, rates, hold, merge, forecast, meals, proofs, browser, gestures, fuzz, store, kills, or nothing.`
 	);
 	process.exit(2);
 }

@@ -19,7 +19,12 @@
 	import { readFile } from '$lib/state/read-file';
 	import { theme } from '$lib/state/theme.svelte';
 
-	const desk = new HomesDesk({ db: getDb, now, newId, open: (id) => goto(`/home/${id}`) });
+	const desk = new HomesDesk({
+		db: getDb,
+		now,
+		newId,
+		open: (id, part = '') => goto(`/home/${id}/${part}`.replace(/\/$/, ''))
+	});
 	const homes = $derived(desk.homes);
 	let name = $state('');
 	$effect(() => void desk.refresh());
@@ -208,6 +213,11 @@
 							: `changed ${dateText(dayOf(there.changedAt))}`}. Nothing has been changed yet.
 					</p>
 					<div class="mt-2 flex flex-col items-start gap-2">
+						{#if incoming.exchange}
+							<button class="btn btn-primary" onclick={() => desk.settle('merge')}
+								>Merge it with the one here</button
+							>
+						{/if}
 						<button class="btn" onclick={() => desk.settle('both')}
 							>Keep both, the file as “{incoming.home.name} (imported)”</button
 						>

@@ -1,6 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { HistoryStep, StepChange } from '../core/commands/timeline';
-import type { HomeHead, Patch } from '../core/model';
+import type { Home, HomeHead, Patch } from '../core/model';
 
 export interface HistoryRow extends HistoryStep {
 	readonly homeId: string;
@@ -48,6 +48,15 @@ export interface PhotoRow {
 	readonly addedAt?: string;
 }
 
+/** A state of a home that another copy has had too, by the file that carried it. */
+export interface CommonRow {
+	readonly homeId: string;
+	readonly id: string;
+	/** ISO instant. */
+	readonly at: string;
+	readonly home: Home;
+}
+
 /** What was found of a damaged home before it was repaired, as it was stored. */
 export interface WreckRow {
 	readonly homeId: string;
@@ -63,14 +72,22 @@ export interface KeepNookDb extends DBSchema {
 	changes: { key: [string, number]; value: ChangeRow };
 	photos: { key: [string, string]; value: PhotoRow };
 	wrecks: { key: [string, string]; value: WreckRow };
+	commons: { key: [string, string]; value: CommonRow };
 }
 export type Db = IDBPDatabase<KeepNookDb>;
 /** Stores whose rows belong to one home. */
-export const HOME_STORES = ['records', 'history', 'changes', 'photos', 'wrecks'] as const;
+export const HOME_STORES = [
+	'records',
+	'history',
+	'changes',
+	'photos',
+	'wrecks',
+	'commons'
+] as const;
 
 export const DB_NAME = 'keepnook';
 /** Layout of the stores; a ladder in `upgrade`, apart from the migration of records. */
-export const DB_VERSION = 3;
+export const DB_VERSION = 4;
 /** Opening takes milliseconds; after this long something holds it up, ms. */
 const PATIENCE_MS = 8000;
 
@@ -111,6 +128,7 @@ export function openDatabase(events: DbEvents = {}): Promise<Db> {
 				db.createObjectStore('changes', { keyPath: ['homeId', 'revision'] });
 				db.createObjectStore('wrecks', { keyPath: ['homeId', 'at'] });
 			}
+			if (from < 4) db.createObjectStore('commons', { keyPath: ['homeId', 'id'] });
 		},
 		blocked: () => {
 			blocked = true;

@@ -30,6 +30,7 @@ export {
 	type CommitResult,
 	type Write
 } from './commit';
+export { listCommons, putCommon } from './commons';
 export { openTabs, tellReplaced, type TabMessage, type Tabs } from './tabs';
 export { DEMO_ID } from './demo-id';
 export { getPhoto, listPhotos, putPhoto, sweepPhotos } from './photos';

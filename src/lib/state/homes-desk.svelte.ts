@@ -1,9 +1,11 @@
-import type { FileIssue, Mend } from '../core/interchange';
+import type { Exchange, FileIssue, Mend } from '../core/interchange';
 import { applyEdit, HomeId, makeHome, type Home } from '../core/model';
+import { leaveCopy } from './pending-copy';
 import {
 	addHome,
 	bringBackHome,
 	listHomes,
+	putCommon,
 	purgeHomes,
 	putAwayHome,
 	tellReplaced,
@@ -19,7 +21,7 @@ export interface HomesDeps {
 	readonly now: () => string;
 	readonly newId: () => string;
 	/** Opens a home on screen. */
-	readonly open: (homeId: string) => Promise<unknown>;
+	readonly open: (homeId: string, part?: string) => Promise<unknown>;
 }
 
 /** A home that was read from a file. */
@@ -29,6 +31,8 @@ export interface Incoming {
 	readonly lostPhotos: number;
 	/** What had to be mended to read it. */
 	readonly mends: readonly Mend[];
+	/** Which copy it is; left out: it was not made to come back. */
+	readonly exchange?: Exchange | undefined;
 }
 export type Read =
 	| ({ readonly ok: true } & Incoming)
@@ -136,10 +140,16 @@ export class HomesDesk {
 	}
 
 	/** Settles a clash: both homes, the file's in place of the one here (which can be brought back), or neither. */
-	settle(choice: 'both' | 'replace' | 'neither'): Promise<void> {
+	settle(choice: 'both' | 'replace' | 'merge' | 'neither'): Promise<void> {
 		const clash = this.#clash;
 		this.#clash = null;
 		if (!clash || choice === 'neither') return Promise.resolve();
+		if (choice === 'merge') {
+			leaveCopy(clash.incoming);
+			return this.#try(
+				async () => void (await this.#deps.open(clash.incoming.home.id, 'keep/handover'))
+			);
+		}
 		const { home, photos } = clash.incoming;
 		if (choice === 'both') {
 			const id = HomeId.parse(this.#deps.newId());
@@ -190,8 +200,10 @@ export class HomesDesk {
 				added = await addHome(db, { ...what, ifThere });
 				tellReplaced(home.id);
 			}
-			if (added.ok) await this.#deps.open(home.id);
-			else this.#clash = { incoming, there: added.there };
+			if (added.ok) {
+				if (incoming.exchange) await putCommon(db, incoming.exchange.id, home, this.#deps.now());
+				await this.#deps.open(home.id);
+			} else this.#clash = { incoming, there: added.there };
 		});
 	}
 

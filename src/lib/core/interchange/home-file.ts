@@ -1,12 +1,22 @@
 import { z } from 'zod';
-import { faultPath, Home, HOME_VERSION, linkFaults } from '../model';
+import { faultPath, Home, HOME_VERSION, IdText, linkFaults } from '../model';
 import { migrate } from './migrate';
 import { repairHome, type Repaired } from './repair';
+
+/** Who gave a file, and which states of the home its copy descends from: what merging goes by. */
+export const Exchange = z.strictObject({
+	id: IdText,
+	/** Ids of the states that its writer had from others, the latest first. */
+	after: z.array(IdText).max(20),
+	by: z.string().max(80)
+});
+export type Exchange = z.infer<typeof Exchange>;
 
 /** What a `*.keepnook.json` file holds. */
 export const HomeFile = z.strictObject({
 	format: z.literal('keepnook-home'),
 	version: z.literal(HOME_VERSION),
+	exchange: Exchange.optional(),
 	home: Home
 });
 export type HomeFile = z.infer<typeof HomeFile>;
@@ -26,19 +36,21 @@ export type FileIssue =
 	| { readonly code: 'zip-damaged'; readonly reason: string }
 	| { readonly code: 'zip-without-home'; readonly wanted: string };
 export type FileResult =
-	| { readonly ok: true; readonly home: Home }
+	| { readonly ok: true; readonly home: Home; readonly exchange?: Exchange }
 	| { readonly ok: false; readonly issues: readonly FileIssue[] };
 
-/** Writes a home as the text of a file; reading it back gives the same home. */
-export function writeHomeFile(home: Home): string {
-	return JSON.stringify({ format: 'keepnook-home', version: HOME_VERSION, home });
+/** Writes a home as the text of a file; reading it back gives the same home. `exchange`: it is a copy to be merged later. */
+export function writeHomeFile(home: Home, exchange?: Exchange): string {
+	const head = { format: 'keepnook-home', version: HOME_VERSION };
+	return JSON.stringify(exchange ? { ...head, exchange, home } : { ...head, home });
 }
 
 /** What every version of the file has. */
 const FileHead = z.looseObject({
 	format: z.string(),
 	version: z.int(),
-	home: z.unknown().optional()
+	home: z.unknown().optional(),
+	exchange: z.unknown().optional()
 });
 
 /** Says in a word what a value is that should have been a home file. */
@@ -99,7 +111,10 @@ export function readHomeFile(text: string): FileResult {
 	if (head.data.version > HOME_VERSION)
 		return one({ code: 'file-newer', version: head.data.version, known: HOME_VERSION });
 	if (head.data.version < 1) return one({ code: 'file-bad-version', version: head.data.version });
-	return parseHome(carryUp(head.data.home, head.data.version));
+	const read = parseHome(carryUp(head.data.home, head.data.version));
+	// What it says of copies only helps; without it the file is a home like any other.
+	const exchange = Exchange.safeParse(head.data.exchange);
+	return read.ok && exchange.success ? { ...read, exchange: exchange.data } : read;
 }
 
 /**

@@ -1,5 +1,6 @@
 export {
 	carryUp,
+	Exchange,
 	HomeFile,
 	homeJsonSchema,
 	MAX_FILE_BYTES,

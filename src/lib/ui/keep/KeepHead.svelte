@@ -14,7 +14,8 @@
 		{ path: '', name: 'Resets', ...(due ? { count: due } : {}) },
 		{ path: 'week', name: 'A week' },
 		{ path: 'practice', name: 'Practice' },
-		{ path: 'record', name: 'Record' }
+		{ path: 'record', name: 'Record' },
+		{ path: 'handover', name: 'Hand over' }
 	]);
 </script>
 

@@ -4,7 +4,8 @@
 	import { listPhotos } from '$lib/data';
 	import { nextSteps, type Stage } from '$lib/core/upkeep';
 	import { STAGE_WORDS, stepText } from '$lib/messages/steps';
-	import { today } from '$lib/state/clock.svelte';
+	import { now, today } from '$lib/state/clock.svelte';
+	import { newId } from '$lib/state/ids';
 	import { getHomeStore } from '$lib/state/context';
 	import { getDb } from '$lib/state/database';
 	import { exportHome, fileName, saveFile } from '$lib/ui/forms/save-file';
@@ -24,6 +25,13 @@
 		const photos = await listPhotos(await getDb(), home.id);
 		const bytes = writeHomeZip(home, photos);
 		saveFile(fileName(home.name, 'keepnook.zip'), Uint8Array.from(bytes).buffer, 'application/zip');
+	}
+	async function exportCopy() {
+		// A file that can come back and be merged; where that cannot be remembered, a file all the same.
+		const { writeCopy } = await import('$lib/state/hand-over');
+		const text = await writeCopy({ db: getDb, newId, now }, home, '').catch(() => null);
+		if (text) saveFile(fileName(home.name, 'keepnook.json'), text, 'application/json');
+		else await exportHome(home);
 	}
 	const link = (stage: Stage) => `/home/${home.id}/${stage}`;
 </script>
@@ -74,8 +82,7 @@
 					home.groups
 				)} groups
 			</p>
-			<button class="btn ml-auto" onclick={() => exportHome(home)}
-				><Download size={18} />Export the home</button
+			<button class="btn ml-auto" onclick={exportCopy}><Download size={18} />Export the home</button
 			>
 			<span class="flex items-center gap-1 sm:hidden"><HomeChoices {store} /></span>
 			{#if pictures}

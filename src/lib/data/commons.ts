@@ -1,0 +1,31 @@
+import type { Home } from '../core/model';
+import type { Db } from './database';
+import { fire } from './fire';
+import { rowsOf } from './homes';
+
+/** States of a home that another copy has had too: what one merges against. The latest few are kept. */
+const KEPT = 5;
+
+/** Keeps a state that was given away in a file, or came in one. `now` is an ISO instant. */
+export async function putCommon(db: Db, id: string, home: Home, now: string): Promise<void> {
+	const tx = db.transaction('commons', 'readwrite');
+	const rows = await tx.store.getAll(rowsOf(home.id));
+	const old = rows
+		.filter((row) => row.id !== id)
+		.sort((a, b) => (a.at < b.at ? 1 : -1))
+		.slice(KEPT - 1);
+	for (const row of old) fire(tx.store.delete([row.homeId, row.id]));
+	fire(tx.store.put({ homeId: home.id, id, at: now, home }));
+	await tx.done;
+}
+
+/** Lists the states that other copies have had, the latest first. They are as they were stored: of their own layout. */
+export async function listCommons(
+	db: Db,
+	homeId: string
+): Promise<{ readonly id: string; readonly at: string; readonly home: Home }[]> {
+	const rows = await db.getAll('commons', rowsOf(homeId));
+	return rows
+		.sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0))
+		.map(({ id, at, home }) => ({ id, at, home }));
+}
