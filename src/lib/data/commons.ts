@@ -10,12 +10,10 @@ const KEPT = 5;
 export async function putCommon(db: Db, id: string, home: Home, now: string): Promise<void> {
 	const tx = db.transaction('commons', 'readwrite');
 	const rows = await tx.store.getAll(rowsOf(home.id));
-	const old = rows
-		.filter((row) => row.id !== id)
-		.sort((a, b) => (a.at < b.at ? 1 : -1))
-		.slice(KEPT - 1);
-	for (const row of old) fire(tx.store.delete([row.homeId, row.id]));
-	fire(tx.store.put({ homeId: home.id, id, at: now, home }));
+	// By their number, not by a clock that may stand or be set back.
+	const others = rows.filter((row) => row.id !== id).sort((a, b) => b.seq - a.seq);
+	for (const row of others.slice(KEPT - 1)) fire(tx.store.delete([row.homeId, row.id]));
+	fire(tx.store.put({ homeId: home.id, id, seq: (others[0]?.seq ?? 0) + 1, at: now, home }));
 	await tx.done;
 }
 
@@ -25,7 +23,5 @@ export async function listCommons(
 	homeId: string
 ): Promise<{ readonly id: string; readonly at: string; readonly home: Home }[]> {
 	const rows = await db.getAll('commons', rowsOf(homeId));
-	return rows
-		.sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0))
-		.map(({ id, at, home }) => ({ id, at, home }));
+	return rows.sort((a, b) => b.seq - a.seq).map(({ id, at, home }) => ({ id, at, home }));
 }

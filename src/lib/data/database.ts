@@ -52,6 +52,8 @@ export interface PhotoRow {
 export interface CommonRow {
 	readonly homeId: string;
 	readonly id: string;
+	/** Counts up with each state that is kept of a home. */
+	readonly seq: number;
 	/** ISO instant. */
 	readonly at: string;
 	readonly home: Home;

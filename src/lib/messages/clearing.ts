@@ -182,12 +182,12 @@ export function codeIssueText(issue: CodeIssue): string {
 	}
 }
 
-/** Writes minutes for reading: `40 min`, `1 h 20`. */
+/** Writes minutes for reading: `40 min`, `1 h 20 min`. */
 export function minutesText(minutes: number): string {
 	const whole = Math.round(minutes);
 	return whole < 60
 		? `${whole} min`
-		: `${Math.floor(whole / 60)} h${whole % 60 ? ` ${whole % 60}` : ''}`;
+		: `${Math.floor(whole / 60)} h${whole % 60 ? ` ${whole % 60} min` : ''}`;
 }
 
 /** Writes a time of day from minutes after midnight: `9:05`. */

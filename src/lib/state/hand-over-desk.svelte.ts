@@ -129,7 +129,7 @@ export class HandOverDesk {
 		const [pending, merge] = [this.#pending, this.merge];
 		if (!pending || !merge) return;
 		if (merge.records.length || Object.keys(merge.head).length) {
-			const words = `copy of ${this.from} taken in`;
+			const words = `copy from ${this.from} taken in`;
 			this.#deps.store().run(words, 'mergeIn', merge.records as never, merge.head as never);
 			this.#deps.said(`${words[0]!.toUpperCase()}${words.slice(1)}.`);
 		}

@@ -219,7 +219,7 @@ describe('versions', () => {
 		if (!result.ok) return;
 		const { schools, customs, settings, things, resets, practiceCards, misplacings } = result.home;
 		expect(schools.dates).toBe('quarter');
-		expect(customs).toEqual({ locale: 'en-GB', paper: 'Letter', weekStart: 'sun' });
+		expect(customs).toEqual({ paper: 'Letter' });
 		expect(settings.shop.budgetMinor).toBe(9000);
 		expect(Object.values(things)[0]!.cooking).toMatch(/2 parts water/);
 		expect(resets['own-1']).toMatchObject({ kind: 'own', postponedTo: '2026-03-09' });

@@ -1,14 +1,14 @@
 import { inEach, withMore, type Row } from './with-more';
 
 /**
- * Carries a home from version 8 to 9: dates by pack or by section, customs of a region, what a shop may cost, how a thing
+ * Carries a home from version 8 to 9: dates by pack or by section, the paper that is printed on, the household's own words, what a shop may cost, how a thing
  * is cooked, resets with places, persons, a log and swaps, and the collections of practice and of what was misplaced.
  */
 export function toVersion9(home: unknown): unknown {
 	const from = home as Row;
 	const settings = (from.settings ?? {}) as Row;
 	return {
-		customs: { locale: '', paper: 'A4', weekStart: 'mon' },
+		customs: { paper: 'A4' },
 		note: '',
 		practiceCards: {},
 		misplacings: {},

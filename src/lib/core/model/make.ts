@@ -36,7 +36,7 @@ export function makeHome({ id, name, now, units = 'mm', currency = 'EUR' }: Make
 			clear: 'place-at-a-time',
 			dates: 'packs'
 		},
-		customs: { locale: '', paper: 'A4', weekStart: 'mon' },
+		customs: { paper: 'A4' },
 		note: '',
 		clearDay: null,
 		settings: structuredClone(DEFAULT_SETTINGS),

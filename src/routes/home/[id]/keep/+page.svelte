@@ -79,14 +79,16 @@
 			{#if desk.usual.length}<button class="btn" onclick={() => desk.addUsual()}
 					><Plus size={18} />Add {countText(desk.usual.length, 'usual reset')}</button
 				>{/if}
+		</div>
+		<ul aria-label="Resets">
+			{#each desk.due as due (due.reset.id)}<ResetRow {desk} {due} />{/each}
+		</ul>
+		<div class="rule-top flex flex-wrap gap-2 pt-3">
 			<button class="btn" onclick={() => desk.addOwn(false)}
 				><Plus size={18} />One of your own</button
 			>
 			<button class="btn" onclick={() => desk.addOwn(true)}><Plus size={18} />Seasonal swap</button>
 		</div>
-		<ul aria-label="Resets">
-			{#each desk.due as due (due.reset.id)}<ResetRow {desk} {due} />{/each}
-		</ul>
 		<p class="soft mt-4 text-sm">
 			Fix tall furniture to the wall so it cannot tip. High shelves: a proper step stool, not a
 			chair. Wiring, gas and plumbing: a licensed trade and the local code.

@@ -71,9 +71,17 @@
 			{#if desk.wrong}<p role="alert" class="text-error mt-2">{desk.wrong}</p>{/if}
 		</section>
 	</div>
+	<section class="rule-top mt-6 max-w-5xl pt-4" aria-label="For everybody in the house">
+		<h2>For everybody in the house</h2>
+		<p class="soft mb-2">
+			Pages without a menu, for whoever never plans: open one on the phone or tablet they use.
+		</p>
+		<a class="btn" href="/home/{home.id}/find">Where is it?</a>
+		<a class="btn" href="/home/{home.id}/mark/prints">Print the maps for the doors</a>
+	</section>
 	{#if desk.merge}
 		<section class="rule-top mt-6 max-w-5xl pt-4" aria-label="What the copy brings">
-			<h2>The copy of {desk.from}</h2>
+			<h2>The copy from {desk.from}</h2>
 			<p class="mb-2">
 				{desk.isNothing ? 'Brings nothing that is not here already.' : desk.words}
 			</p>

@@ -14,7 +14,7 @@
 	const getStore = getHomeStore();
 	const home = $derived(getStore().home);
 	let kind = $state<DocumentKind>('binder');
-	let paper = $state<Paper>('A4');
+	const paper = $derived<Paper>(home.customs.paper);
 	let at = $state(0);
 	let failed = $state('');
 	const pages = $derived(documentPages(home, kind, paper, today()));
@@ -48,8 +48,13 @@
 			></label
 		>
 		<label
-			>Paper <select class="select" bind:value={paper}
-				><option value="A4">A4</option><option value="Letter">Letter</option></select
+			>Paper <select
+				class="select"
+				value={paper}
+				onchange={(event) =>
+					getStore().run('paper', 'changeHome', {
+						customs: { paper: event.currentTarget.value as Paper }
+					})}><option value="A4">A4</option><option value="Letter">Letter</option></select
 			></label
 		>
 		{#if pages.length > 1}
