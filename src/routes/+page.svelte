@@ -1,5 +1,6 @@
 <script lang="ts">
 	import FolderInput from '@lucide/svelte/icons/folder-input';
+	import Archive from '@lucide/svelte/icons/archive';
 	import Moon from '@lucide/svelte/icons/moon';
 	import Plus from '@lucide/svelte/icons/plus';
 	import Sun from '@lucide/svelte/icons/sun';
@@ -18,6 +19,7 @@
 	import { newId } from '$lib/state/ids';
 	import { readFile } from '$lib/state/read-file';
 	import { theme } from '$lib/state/theme.svelte';
+	import { saveFile } from '$lib/ui/forms/save-file';
 
 	const desk = new HomesDesk({
 		db: getDb,
@@ -29,7 +31,28 @@
 	let name = $state('');
 	$effect(() => void desk.refresh());
 
+	async function saveBackup() {
+		const bytes = await desk.backup();
+		const day = dayOf(now());
+		if (bytes) saveFile(`keep-nook-${day}.zip`, Uint8Array.from(bytes).buffer, 'application/zip');
+	}
+	let isForgetting = $state(false);
+	/** A backup of all homes is an archive too, and says so. */
+	async function asBackup(file: File): Promise<boolean> {
+		const { isBackup, readBackup } = await import('$lib/core/interchange/backup');
+		const { isZip, MAX_BACKUP_BYTES } = await import('$lib/core/interchange');
+		if (
+			file.size > MAX_BACKUP_BYTES ||
+			!isZip(new Uint8Array(await file.slice(0, 4).arrayBuffer()))
+		)
+			return false;
+		const bytes = new Uint8Array(await file.arrayBuffer());
+		if (!isBackup(bytes)) return false;
+		await desk.restore(file.name, readBackup(bytes));
+		return true;
+	}
 	async function importFile(file: File) {
+		if (await asBackup(file)) return;
 		const read = await readFile(file, { newId, now });
 		await desk.take(file.name, read);
 		if (read.ok && read.lostPhotos)
@@ -107,6 +130,33 @@
 		{/if}
 	</section>
 
+	{#if homes?.length || desk.deleted.length}
+		<section aria-label="All of it" class="mb-8">
+			<div class="flex flex-wrap gap-2">
+				{#if homes?.length}<button class="btn" onclick={saveBackup}
+						><Archive size={18} />Back up all homes</button
+					>{/if}
+				<button
+					class="btn btn-ghost"
+					aria-expanded={isForgetting}
+					onclick={() => (isForgetting = !isForgetting)}>Forget everything here</button
+				>
+			</div>
+			{#if isForgetting}
+				<p class="mt-2 max-w-xl">
+					All homes of this browser go for good, the deleted ones too: no undo brings them back.
+					Save a backup first.
+				</p>
+				<button
+					class="btn btn-error mt-2"
+					onclick={() => {
+						isForgetting = false;
+						void desk.forgetAll();
+					}}><Trash2 size={18} />Delete all of it for good</button
+				>
+			{/if}
+		</section>
+	{/if}
 	{#if desk.deleted.length}
 		<details class="mb-8">
 			<summary class="min-h-11 cursor-pointer font-semibold"
@@ -183,6 +233,23 @@
 					}}
 				/>
 			</label>
+			{#if desk.restored}
+				{@const { added, here, bad } = desk.restored}
+				<div role="status" class="mt-3 border-l-4 pl-3" style="border-color:var(--color-primary)">
+					<p>
+						{added.length ? `Brought back: ${added.join(', ')}.` : 'Nothing was missing here.'}
+						{bad.length ? ` Could not be read: ${bad.join(', ')}.` : ''}
+					</p>
+					{#each here as one (one.home.id)}
+						<p class="mt-1">
+							“{one.home.name}” is here already and was left as it is.
+							<button class="btn btn-sm" onclick={() => desk.takeBackedUp(one)}
+								>Take the one of the backup; the old one can be brought back</button
+							>
+						</p>
+					{/each}
+				</div>
+			{/if}
 			{#if desk.refused}
 				{@const { file, issues, mended } = desk.refused}
 				<div role="alert" class="mt-3 border-l-4 pl-3" style="border-color:var(--color-error)">

@@ -1,3 +1,4 @@
+import type { BackedUp, BackupResult } from '../core/interchange/backup';
 import type { Exchange, FileIssue, Mend } from '../core/interchange';
 import { applyEdit, HomeId, makeHome, type Home } from '../core/model';
 import { leaveCopy } from './pending-copy';
@@ -5,6 +6,8 @@ import {
 	addHome,
 	bringBackHome,
 	listHomes,
+	listPhotos,
+	loadHome,
 	putCommon,
 	purgeHomes,
 	putAwayHome,
@@ -57,6 +60,11 @@ export class HomesDesk {
 		mended: Incoming | null;
 	} | null>(null);
 	#clash = $state.raw<{ incoming: Incoming; there: HomeRow } | null>(null);
+	#restored = $state.raw<{
+		readonly added: readonly string[];
+		readonly here: readonly BackedUp[];
+		readonly bad: readonly string[];
+	} | null>(null);
 	readonly #deps: HomesDeps;
 
 	constructor(deps: HomesDeps) {
@@ -179,6 +187,58 @@ export class HomesDesk {
 			tellReplaced(homeId);
 			await this.refresh();
 		});
+	}
+	/** Packs all homes, with their pictures, into one archive. Homes that were deleted are not in it. null: it was not made. */
+	async backup(): Promise<Uint8Array | null> {
+		let bytes: Uint8Array | null = null;
+		await this.#try(async (db) => {
+			const { writeBackup } = await import('../core/interchange/backup');
+			const rows = (await listHomes(db)).filter(({ deletedAt }) => !deletedAt);
+			const homes = [];
+			for (const { id } of rows) {
+				const loaded = await loadHome(db, id, this.#deps.now());
+				if (loaded.ok) homes.push({ home: loaded.home, photos: await listPhotos(db, id) });
+			}
+			bytes = writeBackup(homes);
+		});
+		return bytes;
+	}
+	/** What a backup held: which homes came back, which are here already, which could not be read. */
+	get restored() {
+		return this.#restored;
+	}
+	/** Brings back the homes of a backup that are not here. Those that are here stay as they are, until one is chosen. */
+	restore(file: string, backup: BackupResult): Promise<void> {
+		this.#refused = this.#clash = this.#restored = null;
+		if (!backup.ok) {
+			this.#refused = { file, issues: backup.issues, mended: null };
+			return Promise.resolve();
+		}
+		return this.#try(async (db) => {
+			const added: string[] = [];
+			const here: BackedUp[] = [];
+			for (const one of backup.homes) {
+				const { home, photos } = one;
+				const what = { home, photos, now: this.#deps.now() };
+				const found = await addHome(db, { ...what, ifThere: { do: 'say' } });
+				if (found.ok) added.push(home.name);
+				else here.push(one);
+			}
+			this.#restored = { added, here, bad: backup.bad.map(({ entry }) => entry) };
+			await this.refresh();
+		});
+	}
+	/** Takes a home of the backup in place of the one here, which can be brought back. */
+	takeBackedUp({ home, photos, lostPhotos }: BackedUp): Promise<void> {
+		this.#clash = {
+			incoming: { home, photos, lostPhotos, mends: [] },
+			there: this.#rows!.find(({ id }) => id === home.id)!
+		};
+		return this.settle('replace');
+	}
+	/** Deletes all that this browser has, for good. */
+	forgetAll(): Promise<void> {
+		return this.purge((this.#rows ?? []).map(({ id }) => id));
 	}
 	/** Deletes for good what was put away. */
 	purge(homeIds: readonly string[]): Promise<void> {

@@ -13,4 +13,4 @@ export {
 } from './home-file';
 export { migrate, MIGRATIONS, type Migration } from './migrate';
 export { repairHome, type Mend, type Repaired } from './repair';
-export { isZip, MAX_PHOTO_BYTES, MAX_ZIP_BYTES } from './zip-limits';
+export { isZip, MAX_BACKUP_BYTES, MAX_PHOTO_BYTES, MAX_ZIP_BYTES } from './zip-limits';

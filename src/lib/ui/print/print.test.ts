@@ -134,12 +134,15 @@ describe('prints of a home', () => {
 			)
 		);
 		pages.forEach(({ title }, i) => {
-			if (i === 0 || !title) return;
+			// Notes go in the order of the maps: the contents name the first page of them alone.
+			if (i === 0 || !title || title.startsWith('Notes: ')) return;
 			const at = contents.indexOf(title);
 			expect(at, title).toBeGreaterThan(-1);
 			const numbers = contents.flatMap((text, k) => (text === title ? [contents[k + 1]] : []));
 			expect(numbers).toContain(String(i + 1));
 		});
+		const first = pages.findIndex(({ title }) => title.startsWith('Notes: '));
+		expect(contents).toContain(`Notes for the doors, from page ${first + 1}`);
 	});
 	it('the lid sheet has a box for every pack of the freezers, and the binder no secrets of its own', () => {
 		const pages = documentPages(home, 'freezer', 'A4', TODAY);
