@@ -4,6 +4,7 @@ import { decide } from './decide';
 import { changeLeaving, markGone } from './leaving';
 import { applyCut } from './place-cut';
 import { endSession, resumeSession, startSession, stopSession, tickStray } from './sessions';
+import { bringStock } from './stock-table';
 import { takeIn } from './take-in';
 
 /** Every change that a clear-out makes to a home. */
@@ -20,6 +21,7 @@ export const CLEARING_COMMANDS = {
 	resumeSession,
 	startSession,
 	stopSession,
+	bringStock,
 	takeIn,
 	tellKind,
 	tickStray

@@ -4,7 +4,8 @@ import { keptFrozen } from './cold';
 const FROZEN_WORDS = ', frozen';
 
 /** Name of the same goods frozen: they are a thing apart, since they live by another clock and in another place. */
-export const frozenName = (name: string): string => `${name.slice(0, 190)}${FROZEN_WORDS}`;
+export const frozenName = (name: string): string =>
+	name.endsWith(FROZEN_WORDS) ? name : `${name.slice(0, 190)}${FROZEN_WORDS}`;
 
 /** What a thing needs that is kept frozen. */
 export const frozenNeeds = (needs: Thing['needs']): Thing['needs'] => [

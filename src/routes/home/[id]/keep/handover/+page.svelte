@@ -7,14 +7,17 @@
 	import { HandOverDesk } from '$lib/state/hand-over-desk.svelte';
 	import { takeCopy } from '$lib/state/pending-copy';
 	import { readFile } from '$lib/state/read-file';
+	import { TablesDesk } from '$lib/state/tables-desk.svelte';
 	import { turnDeps } from '$lib/state/turn-deps';
 	import { fileName, mayShare, saveFile, shareFile } from '$lib/ui/forms/save-file';
 	import Bench from '$lib/ui/frame/Bench.svelte';
+	import StockTable from '$lib/ui/keep/StockTable.svelte';
 	import KeepHead from '$lib/ui/keep/KeepHead.svelte';
 
 	const getStore = getHomeStore();
 	const deps = turnDeps(getStore);
 	const desk = new HandOverDesk({ ...deps, db: getDb });
+	const tables = new TablesDesk(deps);
 	const home = $derived(desk.home);
 	$effect(() => {
 		const copy = takeCopy(getStore().home.id);
@@ -71,6 +74,9 @@
 			{#if desk.wrong}<p role="alert" class="text-error mt-2">{desk.wrong}</p>{/if}
 		</section>
 	</div>
+	<section class="rule-top mt-6 max-w-5xl pt-4" aria-label="Stock as a table">
+		<StockTable desk={tables} />
+	</section>
 	<section class="rule-top mt-6 max-w-5xl pt-4" aria-label="For everybody in the house">
 		<h2>For everybody in the house</h2>
 		<p class="soft mb-2">

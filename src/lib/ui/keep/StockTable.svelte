@@ -1,0 +1,99 @@
+<script lang="ts">
+	import FileDown from '@lucide/svelte/icons/file-down';
+	import FileUp from '@lucide/svelte/icons/file-up';
+	import { stockIssueText, STOCK_FIELD_WORDS } from '$lib/messages/tables';
+	import { countText } from '$lib/messages/numbers';
+	import type { TablesDesk } from '$lib/state/tables-desk.svelte';
+	import { fileName, saveFile } from '$lib/ui/forms/save-file';
+
+	let { desk }: { desk: TablesDesk } = $props();
+	const SHOWN = 8;
+	async function bring(event: Event & { currentTarget: HTMLInputElement }) {
+		const file = event.currentTarget.files?.[0];
+		event.currentTarget.value = '';
+		if (file) desk.bring(await file.text());
+	}
+</script>
+
+<h2>Stock as a table</h2>
+<p class="soft mb-2">
+	For a spreadsheet, or from one. Columns are matched by their heads; what is here already is left
+	out, and nothing is written before you say so.
+</p>
+<div class="flex flex-wrap gap-2">
+	<button
+		class="btn"
+		onclick={() => saveFile(fileName(`${desk.home.name} stock`, 'csv'), desk.csv(), 'text/csv')}
+		><FileDown size={18} />Stock as CSV</button
+	>
+	<label class="btn"
+		><FileUp size={18} />Bring a table in<input
+			class="sr-only"
+			type="file"
+			accept=".csv,.tsv,.txt,text/csv"
+			onchange={bring}
+		/></label
+	>
+</div>
+{#if desk.wrong}<p role="alert" class="text-error mt-2">{desk.wrong}</p>{/if}
+{#if desk.heads.length}
+	<details class="mt-2" open={!desk.rows}>
+		<summary class="min-h-11 cursor-pointer content-center">Which column is what</summary>
+		<div class="grid grid-cols-2 gap-2 md:grid-cols-4">
+			{#each desk.fields as field (field)}
+				<label
+					><span class="soft text-sm">{STOCK_FIELD_WORDS[field]}</span>
+					<select
+						class="select w-full"
+						value={desk.columnOf(field)}
+						onchange={(event) => desk.setColumn(field, Number(event.currentTarget.value))}
+						><option value={-1}>none</option>{#each desk.heads as head, i (i)}<option value={i}
+								>{head || `column ${i + 1}`}</option
+							>{/each}</select
+					></label
+				>
+			{/each}
+		</div>
+	</details>
+{/if}
+{#if desk.rows}
+	<p class="mt-2" role="status">
+		{countText(desk.taken.length, 'row')} to take in{desk.here
+			? `, ${desk.here} here already`
+			: ''}{desk.bad.length ? `, ${desk.bad.length} with something to say` : ''}.
+	</p>
+	{#if desk.bad.length}
+		<ul class="text-sm">
+			{#each desk.bad.slice(0, SHOWN) as row (row.row)}
+				<li class="rule-top py-1">
+					Row {row.row}{row.line.name ? `, ${row.line.name}` : ''}: {row.issues
+						.map(stockIssueText)
+						.join(' ')}
+				</li>
+			{/each}
+			{#if desk.bad.length > SHOWN}<li>and {desk.bad.length - SHOWN} more.</li>{/if}
+		</ul>
+	{/if}
+	<table class="mt-2 w-full text-sm" aria-label="Rows to take in">
+		<tbody>
+			{#each desk.taken.slice(0, SHOWN) as { row, line, unit, nookId } (row)}
+				<tr class="rule-top"
+					><td class="measure pr-2">{line.count}{unit === 'pack' ? '' : ` ${unit}`}</td><td
+						><b>{line.name}</b></td
+					><td>{desk.home.nooks[nookId ?? '']?.name ?? 'on the table'}</td><td class="measure"
+						>{line.printed?.on ?? ''}</td
+					></tr
+				>
+			{/each}
+		</tbody>
+	</table>
+	{#if desk.taken.length > SHOWN}<p class="soft text-sm">
+			and {desk.taken.length - SHOWN} more.
+		</p>{/if}
+	<div class="mt-2 flex gap-2">
+		<button class="btn btn-primary" disabled={!desk.taken.length} onclick={() => desk.confirm()}
+			>Take {countText(desk.taken.length, 'row')} in</button
+		>
+		<button class="btn btn-ghost" onclick={() => desk.drop()}>Cancel</button>
+	</div>
+{/if}
