@@ -41,10 +41,10 @@
 		</EmptyNote>
 	{:else}
 		<div class="my-2 flex flex-wrap items-center gap-2">
-			<label class="min-w-0"
+			<label class="max-w-full min-w-0"
 				><span class="sr-only">Routine</span>
 				<select
-					class="select w-auto max-w-72"
+					class="select w-auto max-w-full sm:max-w-72"
 					aria-label="Routine"
 					value={desk.routine?.id}
 					onchange={(event) => desk.choose(event.currentTarget.value)}
@@ -65,12 +65,15 @@
 					{/each}
 				</div>
 			{/if}
-			<select class="select w-auto max-w-64" aria-label="Who does it" bind:value={desk.personId}
+			<select
+				class="select w-auto max-w-full sm:max-w-64"
+				aria-label="Who does it"
+				bind:value={desk.personId}
 				><option value="">whoever finds it hardest</option
 				>{#each desk.people as { id, name } (id)}<option value={id}>{name}</option>{/each}</select
 			>
 			<select
-				class="select w-auto max-w-64"
+				class="select w-auto max-w-full sm:max-w-64"
 				aria-label="At the same time"
 				value={desk.other?.id ?? ''}
 				onchange={(event) => desk.setOther(event.currentTarget.value)}
