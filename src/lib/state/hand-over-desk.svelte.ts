@@ -11,7 +11,7 @@ import { fileIssueText } from '../messages/files';
 import { conflictText, mergeText, type ConflictWords } from '../messages/merging';
 import { commonOf, rememberCopy, writeCopy, type CopyDeps } from './hand-over';
 import type { HomeStore } from './home-store.svelte';
-import type { Incoming, Read } from './homes-desk.svelte';
+import type { Incoming, Read } from './incoming';
 
 export interface HandOverDeps extends CopyDeps {
 	readonly store: () => HomeStore;

@@ -1,6 +1,7 @@
 import type { BackedUp, BackupResult } from '../core/interchange/backup';
-import type { Exchange, FileIssue, Mend } from '../core/interchange';
-import { applyEdit, HomeId, makeHome, type Home } from '../core/model';
+import type { FileIssue } from '../core/interchange';
+import { applyEdit, HomeId, makeHome } from '../core/model';
+import type { Incoming, Read } from './incoming';
 import { leaveCopy } from './pending-copy';
 import {
 	addHome,
@@ -26,25 +27,6 @@ export interface HomesDeps {
 	/** Opens a home on screen. */
 	readonly open: (homeId: string, part?: string) => Promise<unknown>;
 }
-
-/** A home that was read from a file. */
-export interface Incoming {
-	readonly home: Home;
-	readonly photos: ReadonlyMap<string, Uint8Array>;
-	readonly lostPhotos: number;
-	/** What had to be mended to read it. */
-	readonly mends: readonly Mend[];
-	/** Which copy it is; left out: it was not made to come back. */
-	readonly exchange?: Exchange | undefined;
-}
-export type Read =
-	| ({ readonly ok: true } & Incoming)
-	| {
-			readonly ok: false;
-			readonly issues: readonly FileIssue[];
-			/** The file with its faults mended, to be taken or not. */
-			readonly mended: Incoming | null;
-	  };
 
 /** Homes that were put away are deleted for good after this long, ms. */
 const KEPT_MS = 30 * 24 * 60 * 60 * 1000;

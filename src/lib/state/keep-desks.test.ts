@@ -11,6 +11,7 @@ import { KeepDesk } from './keep-desk.svelte';
 import { PracticeDesk } from './practice-desk.svelte';
 import { RecordDesk } from './record-desk.svelte';
 import { ResetDesk } from './reset-desk.svelte';
+import { TablesDesk } from './tables-desk.svelte';
 import { WeekDesk } from './week-desk.svelte';
 
 const demo = demoHome(NOW);
@@ -271,5 +272,33 @@ describe('the record', () => {
 			'Where things live'
 		]);
 		expect(store.home.note).toMatch(/larder/);
+	});
+});
+
+describe('stock as a table', () => {
+	it('is matched, looked at and taken in as one step', () => {
+		const { store, deps, said } = desks(bareKitchen());
+		const desk = new TablesDesk(deps);
+		desk.bring('what,how many,best before\nrice,2,12/27\n,1,\nflour,x,\n');
+		expect(desk.rows).toHaveLength(3);
+		expect([desk.taken.length, desk.bad.length, desk.here]).toEqual([1, 2, 0]);
+		desk.confirm();
+		expect(Object.values(store.home.things).map(({ name }) => name)).toEqual(['rice']);
+		expect(said).toEqual(['1 row of a table taken in.']);
+		expect(desk.rows).toBeNull();
+		desk.bring(desk.csv());
+		expect([desk.taken.length, desk.here]).toEqual([0, 1]);
+	});
+	it('asks which column has the names, and says what is no table', () => {
+		const desk = new TablesDesk(desks(bareKitchen()).deps);
+		desk.bring('foo;bar\nrice;2\n');
+		expect(desk.wrong).toMatch(/No column is headed “name”/);
+		expect(desk.rows).toBeNull();
+		desk.setColumn('name', 0);
+		desk.setColumn('count', 1);
+		expect(desk.taken.map(({ line }) => `${line.count} ${line.name}`)).toEqual(['2 rice']);
+		desk.bring('');
+		expect(desk.wrong).not.toBe('');
+		expect(desk.heads).toEqual([]);
 	});
 });

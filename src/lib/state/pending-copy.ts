@@ -1,4 +1,4 @@
-import type { Incoming } from './homes-desk.svelte';
+import type { Incoming } from './incoming';
 
 /** A copy that was read on the page of all homes and waits to be merged on the page of its own. */
 let waiting: Incoming | null = null;

@@ -6,7 +6,7 @@ import {
 	repairHomeFile,
 	type FileIssue
 } from '../core/interchange';
-import type { Read } from './homes-desk.svelte';
+import type { Read } from './incoming';
 
 const refused = (issue: FileIssue): Read => ({ ok: false, issues: [issue], mended: null });
 
