@@ -44,7 +44,8 @@ export class MarkDesk {
 	#set = $state.raw<LabelSet | null>(null);
 	#sheetKey = $state(LABEL_SHEETS[0]!.key);
 	skip = $state(0);
-	fields = $state.raw<readonly LabelField[]>([]);
+	/** What else labels say, by set. */
+	#fields = $state.raw<Partial<Record<LabelSet, readonly LabelField[]>>>({});
 	code = $state<CodeKind>('none');
 	/** Only those that are not printed in vain: of what has changed since. */
 	onlyChanged = $state(false);
@@ -75,6 +76,10 @@ export class MarkDesk {
 	/** Containers, where there are any; else the places. */
 	get set(): LabelSet {
 		return this.#set ?? (this.#containers.length || !this.#places.length ? this.#first : 'places');
+	}
+	/** What else the labels of this set say. */
+	get fields(): readonly LabelField[] {
+		return this.#fields[this.set] ?? [];
 	}
 	get #first(): LabelSet {
 		return LABEL_SETS.find((set) => this.#bySet[set].length) ?? 'places';
@@ -185,9 +190,11 @@ export class MarkDesk {
 			);
 	}
 	toggleField(field: LabelField): void {
-		this.fields = this.fields.includes(field)
-			? this.fields.filter((each) => each !== field)
-			: [...this.fields, field];
+		const { fields, set } = this;
+		const next = fields.includes(field)
+			? fields.filter((each) => each !== field)
+			: [...fields, field];
+		this.#fields = { ...this.#fields, [set]: next };
 	}
 	setLabels(change: Partial<Home['settings']['labels']>): void {
 		const values = Object.values(change).filter((value) => typeof value === 'number');

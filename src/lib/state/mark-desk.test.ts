@@ -59,6 +59,11 @@ describe('labels of a home', () => {
 		const [label] = mark.pages()[0]!.labels;
 		expect(label!.print.code2d).toEqual([[true]]);
 		expect(label!.print.fields).toEqual([{ name: '', value: '' }]);
+		// Each set has its own.
+		mark.setSet('lots');
+		expect(mark.fields).toEqual([]);
+		mark.setSet('places');
+		expect(mark.fields).toEqual(['write-on']);
 		mark.toggleField('write-on');
 		expect(mark.fields).toEqual([]);
 		mark.setLabels({ slipXMm: NaN });

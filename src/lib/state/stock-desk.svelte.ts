@@ -1,10 +1,18 @@
 import { command } from '../core/commands';
-import { lotsOf, pieceVolumeMl, type Home, type HoldRule, type Thing } from '../core/model';
+import {
+	lotsOf,
+	pieceVolumeMl,
+	thingsOf,
+	type Home,
+	type HoldRule,
+	type Thing
+} from '../core/model';
 import {
 	holdTarget,
 	packsHeld,
 	picksOf,
 	rateOf,
+	roomFor,
 	sectionsOf,
 	type DateSchool,
 	type HoldTarget,
@@ -117,6 +125,36 @@ export class StockDesk {
 		if (!held?.target) return null;
 		const each = pieceVolumeMl(held.thing) / 1000;
 		return { asked: held.target.packs * each, now: held.packs * each };
+	}
+
+	/** The room that it has where it lives, litres; null: not known. */
+	get room(): { readonly litres: number; readonly place: string } | null {
+		const thing = this.held?.thing;
+		const room = thing && roomFor(this.home, thing);
+		return room
+			? { litres: room.freeMl / 1000, place: this.home.nooks[room.nookId]?.name ?? '' }
+			: null;
+	}
+	/** How many other things of its group could go by the same rule; 0: it has no group or no rule. */
+	get alike(): number {
+		return this.#others().length;
+	}
+	#others(): Thing[] {
+		const thing = this.held?.thing;
+		if (!thing?.hold || !thing.groupId) return [];
+		return thingsOf(this.home, thing.groupId).filter(({ id }) => id !== thing.id);
+	}
+	/** Lets the rule hold for all things of its group, as one step. */
+	ruleForGroup(): void {
+		const thing = this.held?.thing;
+		const others = this.#others();
+		if (!thing?.hold || !others.length) return;
+		const { hold } = thing;
+		const group = this.home.groups[thing.groupId!]?.name ?? '';
+		this.#deps.store().runAll(
+			`how much of ${group} to hold`,
+			others.map(({ id }) => command('changeThing', id, { hold }))
+		);
 	}
 
 	setRule(rule: HoldRule['rule'] | null): void {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { apply, bareKitchen, counter, NOW, TODAY, withLines } from '../core/fixtures/tiny-home';
-import { freezerPlaces } from '../core/rotation';
-import type { Home } from '../core/model';
+import { freezerPlaces, openPacks } from '../core/rotation';
+import { blankGroup, type Home } from '../core/model';
 import { DeskStore } from './desk-store';
 import { KioskDesk } from './kiosk-desk.svelte';
 import { StockDesk } from './stock-desk.svelte';
@@ -212,5 +212,56 @@ describe('dates by section', () => {
 		expect(stock.sections!.map(({ section }) => section?.key)).toEqual(['2026-Q1', '2028-Q1']);
 		stock.goTo(null);
 		expect(stock.sections).toBeNull();
+	});
+});
+
+describe('how much to hold', () => {
+	const [nook] = Object.values(kitchen.nooks);
+	const groupId = 'g' as NonNullable<Home['things'][string]['groupId']>;
+	const held = apply(kitchen, (draft) => {
+		draft.groups[groupId] = {
+			...blankGroup(),
+			id: groupId,
+			name: 'Dry food',
+			tag: { code: 'DF', hue: 1 }
+		} as never;
+		for (const thing of Object.values(draft.things)) thing.groupId = groupId;
+		for (const lot of Object.values(draft.lots)) lot.nookId = nook!.id;
+		Object.assign(draft.nooks[nook!.id]!.inside, { widthMm: 500, depthMm: 300, heightMm: 300 });
+	});
+	it('says what room there is, less what else stands there', () => {
+		const { store } = desk(held);
+		const stock = new StockDesk({ store: store.get, today: () => TODAY });
+		const penne = Object.values(held.things).find(({ name }) => name === 'penne')!;
+		stock.choose(penne.id);
+		expect(stock.room!.place).toBe(nook!.name);
+		const empty = apply(held, (draft) => {
+			for (const lot of Object.values(draft.lots)) if (lot.thingId !== penne.id) lot.count = 0;
+		});
+		const { store: alone } = desk(empty);
+		const other = new StockDesk({ store: alone.get, today: () => TODAY });
+		other.choose(penne.id);
+		expect(other.room!.litres).toBeGreaterThan(stock.room!.litres);
+	});
+	it('goes by one rule for a whole group, as one step', () => {
+		const { store } = desk(held);
+		const stock = new StockDesk({ store: store.get, today: () => TODAY });
+		stock.choose(Object.keys(held.things)[0]!);
+		expect(stock.alike).toBe(0);
+		stock.setRule('spare');
+		expect(stock.alike).toBe(Object.keys(held.things).length - 1);
+		stock.ruleForGroup();
+		const rules = Object.values(store.home.things).map(({ hold }) => hold?.rule);
+		expect(rules.every((rule) => rule === 'spare')).toBe(true);
+		expect(store.labels.at(-1)).toBe('how much of Dry food to hold');
+	});
+	it('lists open packs that are not due yet', () => {
+		const opened = apply(kitchen, (draft) => {
+			for (const lot of Object.values(draft.lots)) lot.states = ['open'];
+		});
+		const names = (home: Home) => openPacks(home, TODAY, 14).map(({ thing }) => thing.name);
+		expect(names(kitchen)).toEqual([]);
+		// The milk is due tomorrow and stands in that list.
+		expect(names(opened)).toEqual(['penne']);
 	});
 });

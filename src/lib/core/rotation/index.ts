@@ -1,6 +1,14 @@
 export { Life, LIFE_TABLE, lifeOf } from './life';
 export { effectiveDate, type EffectiveDate } from './effective-date';
-export { byFirstExpired, nextLot, picksOf, countPast, useFirst, type Pick } from './picks';
+export {
+	byFirstExpired,
+	nextLot,
+	picksOf,
+	countPast,
+	openPacks,
+	useFirst,
+	type Pick
+} from './picks';
 export { takeDown, type TakeDown } from './take-down';
 export { ROTATION_COMMANDS } from './commands';
 export { believeRate, classRate, rateBounds, rateOf, type Rate, type RateBelief } from './rate';
@@ -17,6 +25,7 @@ export {
 	type DateSchool,
 	type DateSection
 } from './sections';
+export { roomFor, type RoomFor } from './room-for';
 export { isSafetyDate, SHORT_LIFE_DAYS } from './safety';
 export { asFrozen, asThawed, frozenName, frozenNeeds } from './frozen';
 export {

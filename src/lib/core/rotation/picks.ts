@@ -84,6 +84,17 @@ export const useFirst = memoOn(
 	}
 );
 
+/** Lists packs that are open, the first to use on top; what is due by `days` is not repeated. `today` is an ISO date. */
+export const openPacks = memoOn(
+	['lots', 'things', 'decisions'],
+	(home, today: string, days: number): readonly Pick[] => {
+		const due = new Set(useFirst(home, today, days).map(({ lot }) => lot.id));
+		return picksOf(home, today).filter(
+			({ lot }) => !due.has(lot.id) && (lot.states.includes('open') || lot.dates.openedOn !== null)
+		);
+	}
+);
+
 /** Picks the lot of a thing that should be taken next; null when there is none. */
 export function nextLot(home: Home, thingId: string, today: string): Lot | null {
 	return picksOf(home, today).find((pick) => pick.thing.id === thingId)?.lot ?? null;

@@ -2,7 +2,7 @@
 	import { HOLD_RULES } from '$lib/core/model';
 	import { packUsesOf } from '$lib/core/rotation';
 	import { HOLD_NAMES, HOLD_UNITS } from '$lib/messages/turning';
-	import { tenthsText } from '$lib/messages/numbers';
+	import { countText, tenthsText } from '$lib/messages/numbers';
 	import type { HeldThing, StockDesk } from '$lib/state/stock-desk.svelte';
 	import CorrectButton from '$lib/ui/frame/CorrectButton.svelte';
 
@@ -50,8 +50,15 @@
 		<span class="measure">{tenthsText(held.packs)}</span>.
 		{#if target.ceiling !== null}The rule asks for {target.asked}, but only {target.ceiling}
 			{target.ceiling === 1 ? 'is' : 'are'} used before a fresh pack spoils.{/if}
-		{#if cold}Takes {tenthsText(cold.asked)} l.{/if}
+		{#if cold}Takes {tenthsText(cold.asked)} l{#if desk.room}, and {desk.room.place} has {tenthsText(
+					desk.room.litres
+				)} l for it{desk.room.litres < cold.asked ? ': too little' : ''}{/if}.{/if}
 	</p>
+{/if}
+{#if desk.alike}
+	<button class="btn mt-2" onclick={() => desk.ruleForGroup()}
+		>The same rule for {countText(desk.alike, 'other thing')} of its group</button
+	>
 {/if}
 <label class="mt-2 block"
 	><span class="soft">Portions or uses in one pack</span>

@@ -3,6 +3,7 @@
 	import Snowflake from '@lucide/svelte/icons/snowflake';
 	import {
 		keepsBetter,
+		openPacks,
 		rateOf,
 		runsOut,
 		shoppingList,
@@ -18,6 +19,7 @@
 		TODAY_HEADS,
 		todayText
 	} from '$lib/messages/turning';
+	import { daysText } from '$lib/messages/clearing';
 	import { countText } from '$lib/messages/numbers';
 	import { now, today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
@@ -64,12 +66,16 @@
 	/** What is past its best hurts nobody today: a few of it, unless all are asked for. */
 	const FEW = 5;
 	let allPast = $state(false);
+	const OPEN_SHOWN = 8;
+	/** What is due within these stands in the lists already. */
+	const SOON_DAYS = 14;
 	/** What runs out says nothing that a taking waits for. */
 	const slow = new Later(
 		() => home,
 		(home) => ({
 			runs: runsOut(home, today()),
 			better: keepsBetter(home),
+			open: openPacks(home, today(), SOON_DAYS),
 			onList: new Set(shoppingList(home, today()).map(({ thingId }) => thingId))
 		})
 	);
@@ -185,6 +191,31 @@
 		{/each}
 	</ul>
 	<a class="btn mt-2" href="/home/{home.id}/turn/list">Go to the shopping list</a>
+	{#if slow.value?.open.length}
+		<section class="rule-top mt-4 pt-3" aria-label="Open packs">
+			<h2>Open packs <span class="measure soft">{slow.value.open.length}</span></h2>
+			<ul>
+				{#each slow.value.open.slice(0, OPEN_SHOWN) as pick (pick.lot.id)}
+					<li class="rule-top flex items-center gap-2 py-1.5">
+						<span class="min-w-0 grow"
+							><b>{pick.thing.name}</b>
+							<span class="soft block text-sm"
+								>{pick.daysLeft === null ? 'no date' : daysText(pick.daysLeft)}</span
+							></span
+						>
+						<button
+							class="btn"
+							aria-label="Used up: {pick.thing.name}"
+							onclick={() => desk.take(pick.lot, pick.lot.count)}>Used up</button
+						>
+					</li>
+				{/each}
+			</ul>
+			{#if slow.value.open.length > OPEN_SHOWN}<a class="link" href="/home/{home.id}/turn/stock"
+					>See all of them in Stock, open only</a
+				>{/if}
+		</section>
+	{/if}
 	{#if slow.value?.better.length}
 		<section class="rule-top mt-4 pt-3" aria-label="Keeps better elsewhere">
 			<h2>Keeps better elsewhere</h2>
