@@ -152,6 +152,8 @@
 					onclick={() => {
 						isForgetting = false;
 						void desk.forgetAll();
+						// What this browser remembers of screens goes with the homes.
+						localStorage.clear();
 					}}><Trash2 size={18} />Delete all of it for good</button
 				>
 			{/if}

@@ -3,8 +3,11 @@ import type { Db } from './database';
 import { fire } from './fire';
 import { rowsOf } from './homes';
 
-/** States of a home that another copy has had too: what one merges against. The latest few are kept. */
-const KEPT = 5;
+/**
+ * States of a home that another copy has had too: what one merges against. Each file that is saved keeps one, so that a
+ * few more are kept than copies go to and fro.
+ */
+const KEPT = 12;
 
 /** Keeps a state that was given away in a file, or came in one. `now` is an ISO instant. */
 export async function putCommon(db: Db, id: string, home: Home, now: string): Promise<void> {

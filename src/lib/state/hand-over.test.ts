@@ -67,7 +67,22 @@ describe('a home of two copies', () => {
 			expect(price(ada.store.home, round + 4)).toBe(500 + round);
 		}
 		expect(ada.said.at(-1)).toBe('Copy from Household taken in.');
-		expect((await listCommons(ada.opened, 'tiny')).length).toBeLessThanOrEqual(5);
+		expect((await listCommons(ada.opened, 'tiny')).length).toBeLessThanOrEqual(12);
+	});
+	it('keeps a state once, however often it is saved, and the latest of many', async () => {
+		const ada = await browser(tinyHome(), 'Ada');
+		const household = await opening((await ada.desk.copy())!, 'Household');
+		for (let i = 0; i < 20; i++) await ada.desk.copy();
+		expect(await listCommons(ada.opened, 'tiny')).toHaveLength(1);
+		household.store.home = setPrice(1, 33)(household.store.home);
+		await ada.bring((await household.desk.copy())!);
+		await ada.desk.confirm();
+		expect(price(ada.store.home, 1)).toBe(33);
+		for (let i = 0; i < 20; i++) {
+			ada.store.home = setPrice(0, i)(ada.store.home);
+			await ada.desk.copy();
+		}
+		expect(await listCommons(ada.opened, 'tiny')).toHaveLength(12);
 	});
 	it('says both sides where they differ, and takes what is chosen', async () => {
 		const ada = await browser(tinyHome(), 'Ada');

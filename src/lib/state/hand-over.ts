@@ -20,8 +20,12 @@ export async function writeCopy(
 ): Promise<string> {
 	const store = await db();
 	const known = await listCommons(store, home.id);
-	const id = newId();
-	const exchange: Exchange = { id, after: known.map((each) => each.id), by: by.slice(0, 80) };
+	// A state that is saved once more is still the same state: others are not pushed out by it.
+	const [latest, ...others] = known;
+	const isSame = !!latest && JSON.stringify(latest.home) === JSON.stringify(home);
+	const id = isSame ? latest.id : newId();
+	const after = (isSame ? others : known).map((each) => each.id);
+	const exchange: Exchange = { id, after, by: by.slice(0, 80) };
 	// Kept as the text says it, so that both sides compare with the very same.
 	const text = writeHomeFile(home, exchange);
 	await putCommon(store, id, (JSON.parse(text) as { home: Home }).home, now());

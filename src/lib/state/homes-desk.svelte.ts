@@ -202,7 +202,13 @@ export class HomesDesk {
 			for (const one of backup.homes) {
 				const { home, photos } = one;
 				const what = { home, photos, now: this.#deps.now() };
-				const found = await addHome(db, { ...what, ifThere: { do: 'say' } });
+				let found = await addHome(db, { ...what, ifThere: { do: 'say' } });
+				// One that was deleted gives way; it can still be brought back.
+				if (!found.ok && found.there.deletedAt) {
+					const ifThere = { do: 'put-away', asideId: this.#deps.newId() } as const;
+					found = await addHome(db, { ...what, ifThere });
+					tellReplaced(home.id);
+				}
 				if (found.ok) added.push(home.name);
 				else here.push(one);
 			}

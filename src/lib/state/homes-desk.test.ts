@@ -164,6 +164,9 @@ describe('a file', () => {
 		await desk.make('Second');
 		const bytes = (await desk.backup())!;
 		await desk.refresh();
+		await desk.putAway('tiny');
+		await desk.restore('b.zip', readBackup(bytes));
+		expect(desk.restored).toMatchObject({ added: ['Tiny kitchen'] });
 		await desk.forgetAll();
 		expect(names()).toEqual([]);
 		await desk.restore('b.zip', readBackup(bytes));

@@ -5,6 +5,7 @@ import { effectiveDate, isSafetyDate } from '../core/rotation';
 import { cabinetsInOrder } from '../core/survey';
 import {
 	foundOf,
+	isUnderWay,
 	minutesOf,
 	placesOf,
 	resetsDue,
@@ -90,7 +91,11 @@ export class KeepDesk {
 	}
 	/** How far a reset that is under way is; null: it is not. */
 	foundOf(reset: Reset) {
-		return reset.begunAt ? foundOf(this.home, reset, reset.begunAt) : null;
+		return this.isUnderWay(reset) ? foundOf(this.home, reset, reset.begunAt!) : null;
+	}
+	/** Begun and not finished; one that was left lying for a week is begun anew. */
+	isUnderWay(reset: Reset): boolean {
+		return isUnderWay(reset, this.#deps.today());
 	}
 	/** Where Clear begins with a reset; null: it has no place. */
 	firstPlace(reset: Reset): string | null {
@@ -139,7 +144,7 @@ export class KeepDesk {
 		this.choose(id);
 	}
 	begin(reset: Reset): void {
-		if (!reset.begunAt)
+		if (!this.isUnderWay(reset))
 			this.#do(
 				`${this.titleOf(reset)} begun`,
 				[command('beginReset', reset.id, this.#deps.now())],

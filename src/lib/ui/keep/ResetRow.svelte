@@ -12,6 +12,7 @@
 	let { desk, due }: { desk: KeepDesk; due: DueReset } = $props();
 	const reset = $derived(due.reset);
 	const title = $derived(desk.titleOf(reset));
+	const isBegun = $derived(desk.isUnderWay(reset));
 	const place = $derived(desk.firstPlace(reset));
 	const swap = $derived(desk.swapOf(reset));
 	const found = $derived(desk.foundOf(reset));
@@ -46,8 +47,8 @@
 			class="btn"
 			class:btn-primary={due.daysLeft <= 0}
 			href="/home/{desk.home.id}/clear?place={place}&reset={reset.id}"
-			aria-label="{reset.begunAt ? 'Go on' : 'Start'}: {title}"
-			onclick={() => desk.begin(reset)}><Play size={18} />{reset.begunAt ? 'Go on' : 'Start'}</a
+			aria-label="{isBegun ? 'Go on' : 'Start'}: {title}"
+			onclick={() => desk.begin(reset)}><Play size={18} />{isBegun ? 'Go on' : 'Start'}</a
 		>
 	{:else}
 		<button class="btn" aria-label="Done: {title}" onclick={() => desk.finish(reset)}
