@@ -1,4 +1,5 @@
 import { idsFrom, withStem } from '../model';
+import { addTemplate } from './templates';
 import { acceptHidden } from './accept-hidden';
 import { fitCatch, raiseShelf } from './raise-shelf';
 import { changeCabinet, changeNook, changeRoom, nameRun, nameStation } from './changes';
@@ -47,6 +48,7 @@ export const SURVEY_COMMANDS = {
 	addRoom,
 	addRun,
 	addShelf: withStem(addShelf, idsFrom),
+	addTemplate: withStem(addTemplate, idsFrom),
 	addSocket,
 	changeCabinet,
 	fitCatch,

@@ -72,6 +72,7 @@ export {
 	nextPegMm,
 	removeNook
 } from './shape-edits';
+export { TEMPLATES } from './templates';
 export { SURVEY_COMMANDS } from './commands';
 export {
 	addCorner,

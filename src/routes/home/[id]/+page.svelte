@@ -3,6 +3,7 @@
 	import Pencil from '@lucide/svelte/icons/pencil';
 	import { listPhotos } from '$lib/data';
 	import { nextSteps, type Stage } from '$lib/core/upkeep';
+	import { TEMPLATES } from '$lib/core/survey';
 	import { STAGE_WORDS, stepText } from '$lib/messages/steps';
 	import { now, today } from '$lib/state/clock.svelte';
 	import { newId } from '$lib/state/ids';
@@ -96,9 +97,33 @@
 		{#if count(home.rooms)}
 			<PlanView {home} maxPx={540} />
 		{:else}
-			<p class="py-8">
-				No rooms yet. <a class="underline" href={link('walk')}>Add the first one in Walk</a>.
-			</p>
+			<div class="py-6">
+				<h2 class="mb-1">Begin with a room</h2>
+				<p class="soft mb-3">
+					Usual cabinets at usual sizes, to be measured and put right in Walk. Or
+					<a class="link" href={link('walk')}>draw your own</a>.
+				</p>
+				<ul>
+					{#each TEMPLATES as { key, name, what } (key)}
+						<li class="rule-top flex items-center gap-3 py-2">
+							<span class="min-w-0 grow"
+								><b>{key === 'cabinet' ? 'One cabinet' : name}</b>
+								<span class="soft block text-sm">{what}</span></span
+							>
+							<button
+								class="btn"
+								aria-label="Begin with: {key === 'cabinet' ? 'one cabinet' : name.toLowerCase()}"
+								onclick={() => store.run(`${name} added`, 'addTemplate', key, newId())}
+								>Add it</button
+							>
+						</li>
+					{/each}
+				</ul>
+				<p class="mt-3">
+					<a class="link" href={link('walk/people')}>Say who lives there</a>, so that nothing stands
+					out of their reach.
+				</p>
+			</div>
 		{/if}
 	</section>
 </div>
