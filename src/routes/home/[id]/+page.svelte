@@ -120,7 +120,7 @@
 					{/each}
 				</ul>
 				<p class="mt-3">
-					<a class="link" href={link('walk/people')}>Say who lives there</a>, so that nothing stands
+					<a class="link" href="{link('walk')}/people">Say who lives there</a>, so that nothing stands
 					out of their reach.
 				</p>
 			</div>
