@@ -148,7 +148,8 @@
 					Save a backup first.
 				</p>
 				<button
-					class="btn btn-error mt-2"
+					class="btn mt-2"
+					style="border-color:var(--color-error);color:var(--color-error)"
 					onclick={() => {
 						isForgetting = false;
 						void desk.forgetAll();
