@@ -120,8 +120,8 @@
 					{/each}
 				</ul>
 				<p class="mt-3">
-					<a class="link" href="{link('walk')}/people">Say who lives there</a>, so that nothing stands
-					out of their reach.
+					<a class="link" href="{link('walk')}/people">Say who lives there</a>, so that nothing
+					stands out of their reach.
 				</p>
 			</div>
 		{/if}
