@@ -1,5 +1,5 @@
 import { formatMoney, formatVolume, type Home } from '../core/model';
-import { knowing, learners, monthsDone, resetsDue, workDone } from '../core/upkeep';
+import { knowing, monthsDone, resetsDue, workDone } from '../core/upkeep';
 import { spaceTotals } from '../core/survey';
 import { dateText, minutesText, VERDICT_WORDS } from './clearing';
 import { countText, tenthsText, wholeText } from './numbers';
@@ -71,7 +71,8 @@ export function homeReport(home: Home, today: string): Report {
 		add('Stock', [
 			`${wholeText(used)} packs used and ${tenthsText(wasted)} thrown out in the last ${countText(year.length, 'month')}: ${Math.round((wasted / (used + wasted)) * 100)} % went to waste.`
 		]);
-	if (known.of && learners(home).length)
+	// Of what nobody has begun, nothing is said.
+	if (known.byPerson.some((person) => person.known > 0))
 		add(
 			'Who knows their way',
 			[],
