@@ -1,6 +1,14 @@
-import type { Home } from '../core/model';
+import type { Home, Reset } from '../core/model';
 import type { DueReset, Moment, ResetFound } from '../core/upkeep';
+import { RESET_WORDS } from './steps';
 import { BAND_WORDS } from './survey';
+
+/** What a reset is called: in the household's words, else its kind and its cabinet. */
+export const resetTitle = (
+	home: Pick<Home, 'cabinets'>,
+	{ name, kind, cabinetId }: Pick<Reset, 'name' | 'kind' | 'cabinetId'>
+): string =>
+	name || [RESET_WORDS[kind].name, home.cabinets[cabinetId ?? '']?.name].filter(Boolean).join(', ');
 
 export const RESET_BASIS: Readonly<Record<DueReset['basis'], string>> = {
 	'as-set': 'as set',

@@ -1,9 +1,9 @@
-import { formatMoney, formatVolume, type Home } from '../core/model';
+import { activePlan, formatMoney, formatVolume, type Home } from '../core/model';
 import { knowing, monthsDone, resetsDue, workDone } from '../core/upkeep';
 import { spaceTotals } from '../core/survey';
 import { dateText, minutesText, VERDICT_WORDS } from './clearing';
+import { resetTitle } from './keeping';
 import { countText, tenthsText, wholeText } from './numbers';
-import { RESET_WORDS } from './steps';
 
 /** A report in words: headings with paragraphs and rows, to be written as Markdown or printed. */
 export interface Report {
@@ -20,7 +20,7 @@ export interface Report {
 export function homeReport(home: Home, today: string): Report {
 	const done = workDone(home);
 	const money = (minor: number) => formatMoney(minor, home.currency);
-	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
+	const plan = activePlan(home);
 	const containers = Object.values(home.fitPlans).reduce(
 		(sum, fit) => sum + fit.placements.length,
 		0
@@ -85,10 +85,7 @@ export function homeReport(home: Home, today: string): Report {
 		'To keep it so',
 		[],
 		due.map(({ reset, dueOn }) => [
-			reset.name ||
-				[RESET_WORDS[reset.kind].name, home.cabinets[reset.cabinetId ?? '']?.name]
-					.filter(Boolean)
-					.join(', '),
+			resetTitle(home, reset),
 			dateText(dueOn),
 			home.people[reset.personId ?? '']?.name ?? ''
 		])

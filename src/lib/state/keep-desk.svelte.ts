@@ -17,6 +17,7 @@ import {
 	type DueReset,
 	type ResetChange
 } from '../core/upkeep';
+import { resetTitle } from '../messages/keeping';
 import { RESET_WORDS } from '../messages/steps';
 import { countText } from '../messages/numbers';
 import type { HomeStore } from './home-store.svelte';
@@ -57,11 +58,8 @@ export class KeepDesk {
 	spread = $derived.by(() => spreadResets(this.home, this.#deps.today()));
 	cabinets = $derived.by(() => cabinetsInOrder(this.home));
 
-	titleOf({ name, kind, cabinetId }: Pick<Reset, 'name' | 'kind' | 'cabinetId'>): string {
-		return (
-			name ||
-			[RESET_WORDS[kind].name, this.home.cabinets[cabinetId ?? '']?.name].filter(Boolean).join(', ')
-		);
+	titleOf(reset: Pick<Reset, 'name' | 'kind' | 'cabinetId'>): string {
+		return resetTitle(this.home, reset);
 	}
 	placesOf(reset: Reset): string {
 		const all = placesOf(this.home, reset);

@@ -1,4 +1,4 @@
-import { usesPerWeek, type Group, type Home, type Person } from '../core/model';
+import { activePlan, usesPerWeek, type Group, type Home, type Person } from '../core/model';
 import { cardFor, dueFor, knowing, learners, toKnow, type ToKnow } from '../core/upkeep';
 import { nextCard } from '../core/upkeep/practice-schedule';
 import { assignmentNow } from '../core/zoning';
@@ -114,9 +114,7 @@ export class PracticeDesk {
 	}
 	/** Every place in which some of a group lives. */
 	#placesOf(groupId: string): ReadonlySet<string> {
-		const { activePlanId, zonePlans } = this.home;
-		const plan = activePlanId ? zonePlans[activePlanId] : undefined;
-		const all = plan?.assignments ?? assignmentNow(this.home);
+		const all = activePlan(this.home)?.assignments ?? assignmentNow(this.home);
 		return new Set(all.flatMap((each) => (each.groupId === groupId ? [each.nookId] : [])));
 	}
 

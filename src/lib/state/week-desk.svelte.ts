@@ -1,4 +1,4 @@
-import type { Assignment, Home, Person, Point } from '../core/model';
+import { activePlan, type Assignment, type Home, type Person, type Point } from '../core/model';
 import {
 	crossings,
 	placeAt,
@@ -52,10 +52,8 @@ export class WeekDesk {
 		// Children fetch what is theirs; a week in the kitchen is the grown-ups'.
 		return this.people.filter(({ ageBand, visits }) => ageBand !== 'child' && !visits);
 	});
-	#plan = $derived.by((): readonly Assignment[] | null =>
-		this.home.activePlanId
-			? (this.home.zonePlans[this.home.activePlanId]?.assignments ?? null)
-			: null
+	#plan = $derived.by(
+		(): readonly Assignment[] | null => activePlan(this.home)?.assignments ?? null
 	);
 	get hasPlan(): boolean {
 		return this.#plan !== null;

@@ -1,5 +1,5 @@
 import { familyOf, householdAllergens, mayHold } from '../grouping';
-import { stock, type Home, type Lot } from '../model';
+import { activePlan, stock, type Home, type Lot } from '../model';
 import { effectiveDate, packUsesOf } from '../rotation';
 import type { LabelText } from './propose';
 
@@ -37,8 +37,7 @@ function partnerOf(home: Home, { groupId, nookId }: LabelText): string | null {
 	const [most] = partners
 		.filter(({ weight, groupId }) => weight > 0 && home.groups[groupId])
 		.sort((a, b) => b.weight - a.weight || (a.groupId < b.groupId ? -1 : 1));
-	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
-	const at = plan?.assignments.find((each) => each.groupId === most?.groupId)?.nookId;
+	const at = activePlan(home)?.assignments.find((each) => each.groupId === most?.groupId)?.nookId;
 	const place = at && at !== nookId ? home.nooks[at]?.name : undefined;
 	return most && place ? `${home.groups[most.groupId]!.name}, ${place}` : null;
 }

@@ -1,5 +1,13 @@
-import { usesPerWeek, type Edit, type Home, type HomePart, type PracticeCard } from '../model';
+import {
+	activePlan,
+	usesPerWeek,
+	type Edit,
+	type Home,
+	type HomePart,
+	type PracticeCard
+} from '../model';
 import { assignmentNow } from '../zoning';
+import { mainNooks } from './routine-walk';
 
 /** Where a group lives: what is to be known. */
 export interface ToKnow {
@@ -11,18 +19,12 @@ export interface ToKnow {
 
 /** Lists where each group lives: most of it by the plan in force, else as things stand; what is used most first. */
 export function toKnow(home: Home): ToKnow[] {
-	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
 	const uses = new Map<string, number>();
 	for (const thing of Object.values(home.things))
 		if (thing.groupId) uses.set(thing.groupId, (uses.get(thing.groupId) ?? 0) + usesPerWeek(thing));
-	const most = new Map<string, { nookId: string; share: number }>();
-	for (const { groupId, nookId, share } of plan?.assignments ?? assignmentNow(home)) {
-		const known = most.get(groupId);
-		if (!known || share > known.share || (share === known.share && nookId < known.nookId))
-			most.set(groupId, { nookId, share });
-	}
+	const most = mainNooks(activePlan(home)?.assignments ?? assignmentNow(home));
 	return [...most]
-		.flatMap(([groupId, { nookId }]): ToKnow[] =>
+		.flatMap(([groupId, nookId]): ToKnow[] =>
 			// Spares behind the shelf are nobody's question.
 			home.groups[groupId] && !home.groups[groupId].stockOf && home.nooks[nookId]
 				? [{ groupId, nookId, uses: uses.get(groupId) ?? 0 }]

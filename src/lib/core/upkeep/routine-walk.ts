@@ -25,7 +25,7 @@ export interface RoutineWalk {
 }
 
 /** The nook that holds most of each group; ties by id. */
-function mainNooks(assignments: readonly Assignment[]): Map<string, string> {
+export function mainNooks(assignments: readonly Assignment[]): Map<string, string> {
 	const most = new Map<string, Assignment>();
 	for (const one of assignments) {
 		const known = most.get(one.groupId);
