@@ -113,6 +113,8 @@ try {
 	await shot('fit');
 	for (const name of ['Mark', 'Turn', 'Keep']) {
 		await stage(name);
+		// What runs out and what is open comes a moment after the lists.
+		if (name === 'Turn') await page.getByRole('heading', { name: /^Open packs/ }).waitFor();
 		await shot(name.toLowerCase());
 	}
 	await stage('Turn');

@@ -187,7 +187,8 @@
 					>{/if}
 			</li>
 		{:else}
-			<li>Nothing runs out before the next shop.</li>
+			<!-- Not before it is known. -->
+			{#if slow.value}<li>Nothing runs out before the next shop.</li>{/if}
 		{/each}
 	</ul>
 	<a class="btn mt-2" href="/home/{home.id}/turn/list">Go to the shopping list</a>
