@@ -296,9 +296,37 @@ describe('stock as a table', () => {
 		expect(desk.rows).toBeNull();
 		desk.setColumn('name', 0);
 		desk.setColumn('count', 1);
-		expect(desk.taken.map(({ line }) => `${line.count} ${line.name}`)).toEqual(['2 rice']);
+		expect(desk.taken.map(({ name, cells }) => `${cells[0]} ${name}`)).toEqual(['2 rice']);
 		desk.bring('');
 		expect(desk.wrong).not.toBe('');
 		expect(desk.heads).toEqual([]);
+	});
+	it('takes places and meals in too, each read as what was chosen', () => {
+		const { store, said, deps } = desks(bareKitchen());
+		const desk = new TablesDesk(deps);
+		desk.which = 'places';
+		desk.bring('room;cabinet;place;width;depth;height\nScullery;Low unit;Top;56,4 cm;510;wide\n');
+		expect(desk.bad.map(({ wrong }) => wrong[0])).toEqual([
+			'“wide” is no length (height inside). Write it as 564 or 56.4 cm.'
+		]);
+		desk.bring('room;cabinet;place;width;depth;height\nScullery;Low unit;Top;56,4 cm;510;300\n');
+		expect(desk.taken.map(({ name, cells }) => [name, ...cells])).toEqual([
+			['Top', 'new', 'Low unit', '564 × 510 × 300 mm']
+		]);
+		desk.confirm();
+		expect(said).toEqual(['1 row of a table taken in.']);
+		expect(Object.values(store.home.rooms).map(({ name }) => name)).toContain('Scullery');
+		desk.bring(desk.csv());
+		expect([desk.taken.length, desk.bad.length]).toEqual([0, 0]);
+		expect(desk.here).toBe(desk.rows!.length);
+		// The same table is no stock: it is read anew when the choice changes.
+		desk.which = 'meals';
+		expect(desk.wrong).toMatch(/No column is headed “meal”/);
+		desk.bring('meal,servings,ingredient\nSoup,4,leeks\n');
+		expect(desk.bad[0]!.wrong[0]).toMatch(/Nothing here is called “leeks”/);
+		desk.confirm();
+		expect(Object.values(store.home.meals).map(({ name, servings }) => [name, servings])).toEqual([
+			['Soup', 4]
+		]);
 	});
 });

@@ -1,18 +1,16 @@
-import {
-	mayTake,
-	readStock,
-	STOCK_FIELDS,
-	stockColumns,
-	stockRows,
-	type StockColumns,
-	type StockField,
-	type StockRow
-} from '../core/clearing/stock-table';
 import { toCsv } from '../core/interchange/reports';
 import type { Home } from '../core/model';
 import { readTable, type Table } from '../core/tables';
 import { tableText } from '../messages/fitting';
 import { countText } from '../messages/numbers';
+import {
+	columnsOf,
+	EXCHANGED,
+	type ExchangedKey,
+	type ExchangedTable,
+	type ReadRows,
+	type SeenRow
+} from './exchanged-tables';
 import type { HomeStore } from './home-store.svelte';
 
 export interface TablesDeps {
@@ -24,11 +22,12 @@ export interface TablesDeps {
 	readonly said: (words: string) => void;
 }
 
-/** Stock as a table, out and in: columns matched, each row looked at, nothing written until it is confirmed. */
+/** Records as a table, out and in: columns matched, each row looked at, nothing written until it is confirmed. */
 export class TablesDesk {
 	readonly #deps: TablesDeps;
+	#which = $state<ExchangedKey>('stock');
 	#table = $state.raw<Table | null>(null);
-	#columns = $state.raw<StockColumns | null>(null);
+	#columns = $state.raw<Readonly<Record<string, number>> | null>(null);
 	/** Why nothing was read. */
 	wrong = $state('');
 
@@ -38,59 +37,74 @@ export class TablesDesk {
 	get home(): Home {
 		return this.#deps.store().home;
 	}
-	/** All stock as CSV; cells that a spreadsheet would run are escaped. */
-	csv(): string {
-		return toCsv(stockRows(this.home));
+	get which(): ExchangedKey {
+		return this.#which;
 	}
-	readonly fields = STOCK_FIELDS.map(({ name }) => name);
+	/** Another kind of table; one that is at hand is read anew as that. */
+	set which(key: ExchangedKey) {
+		this.#which = key;
+		if (this.#table) this.#look(this.#table);
+	}
+	get kind(): ExchangedTable {
+		return EXCHANGED[this.#which];
+	}
+	/** All of it as CSV; cells that a spreadsheet would run are escaped. */
+	csv(): string {
+		return toCsv(this.kind.cells(this.home));
+	}
+	get fields(): readonly string[] {
+		return this.kind.fields.map(({ name }) => name);
+	}
 	get heads(): readonly string[] {
 		return this.#table?.head ?? [];
 	}
 	bring(text: string): void {
 		this.drop();
 		const read = readTable(text);
-		if (!read.ok) {
-			this.wrong = tableText(read.code);
-			return;
-		}
-		const columns = stockColumns(read.table);
-		[this.#table, this.#columns] = [read.table, columns];
-		if (columns.name < 0) this.wrong = 'No column is headed “name”. Say which one has the names.';
+		if (read.ok) this.#look(read.table);
+		else this.wrong = tableText(read.code);
+	}
+	#look(table: Table): void {
+		const { kind } = this;
+		const columns = columnsOf(kind, table);
+		[this.#table, this.#columns] = [table, columns];
+		const { field, head } = kind.needs;
+		this.wrong =
+			columns[field]! < 0 ? `No column is headed “${head}”. Say which one has the names.` : '';
 	}
 	drop(): void {
 		[this.#table, this.#columns, this.wrong] = [null, null, ''];
 	}
-	columnOf(field: StockField): number {
+	columnOf(field: string): number {
 		return this.#columns?.[field] ?? -1;
 	}
 	/** Says which column a field is in; −1: none. */
-	setColumn(field: StockField, column: number): void {
+	setColumn(field: string, column: number): void {
 		if (!this.#columns) return;
 		this.#columns = { ...this.#columns, [field]: column };
 		this.wrong = '';
 	}
-	/** Each row as it would be taken; null: no table is at hand. */
-	rows = $derived.by((): readonly StockRow[] | null => {
-		if (!this.#table || !this.#columns || this.#columns.name < 0) return null;
-		const context = { order: this.home.dateOrder ?? 'dmy', today: this.#deps.today() } as const;
-		return readStock(this.home, this.#table, this.#columns, context);
+	get #context() {
+		return { today: this.#deps.today(), newId: this.#deps.newId };
+	}
+	#read = $derived.by((): ReadRows | null => {
+		const [table, columns, kind] = [this.#table, this.#columns, this.kind];
+		if (!table || !columns || columns[kind.needs.field]! < 0) return null;
+		return kind.read(this.home, table, columns, this.#context);
 	});
-	taken = $derived.by(() => this.rows?.filter(mayTake) ?? []);
+	/** Each row as it would be taken; null: no table is at hand. */
+	get rows(): readonly SeenRow[] | null {
+		return this.#read?.rows ?? null;
+	}
+	taken = $derived.by(() => this.rows?.filter(({ mayTake }) => mayTake) ?? []);
 	here = $derived.by(() => this.rows?.filter(({ isHere }) => isHere).length ?? 0);
-	bad = $derived.by(() => this.rows?.filter((row) => row.issues.length > 0) ?? []);
+	bad = $derived.by(() => this.rows?.filter(({ wrong }) => wrong.length > 0) ?? []);
 	/** Takes the rows that can be taken, as one step. */
 	confirm(): void {
 		const { taken } = this;
 		if (!taken.length) return;
-		const rows = taken.map(({ line, unit, nookId }) => ({
-			line,
-			unit,
-			nookId,
-			thingId: this.#deps.newId(),
-			lotId: this.#deps.newId()
-		}));
-		const words = `${countText(rows.length, 'row')} of a table taken in`;
-		this.#deps.store().run(words, 'bringStock', rows as never, this.#deps.today());
+		const words = `${countText(taken.length, 'row')} of a table taken in`;
+		this.#read?.take(this.#deps.store(), words, this.#context);
 		this.#deps.said(`${words}.`);
 		this.drop();
 	}

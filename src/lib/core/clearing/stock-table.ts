@@ -10,7 +10,7 @@ import {
 	type NookId
 } from '../model';
 import { nooksInOrder } from '../survey';
-import { matchColumns, type Field, type Table } from '../tables';
+import { matchColumns, plainCell, type Field, type Table } from '../tables';
 import { parseDay } from './parse-day';
 import { parseIntake, type IntakeLine } from './parse-intake';
 import type { DateOrder } from './parse-date';
@@ -122,8 +122,6 @@ export function stockRows(home: Home): (string | number)[][] {
 	];
 }
 
-/** A cell that was kept from being run as a formula begins with an apostrophe. */
-const plainCell = (text: string) => text.replace(/^'(?=[=+\-@\t\r])/, '');
 const isCategory = new Set(CATEGORIES.map(({ code }) => code));
 const number = (text: string): number => Number(text.replace(/\s/g, '').replace(',', '.'));
 

@@ -14,6 +14,7 @@ import {
 	setInside,
 	setOpening
 } from './edits';
+import { bringPlaces } from './places-table';
 import { addPerson, addPet, changePerson, changePet, removePerson, removePet } from './household';
 import { PLAN_MOVES } from './plan-drag';
 import {
@@ -50,6 +51,7 @@ export const SURVEY_COMMANDS = {
 	addShelf: withStem(addShelf, idsFrom),
 	addTemplate: withStem(addTemplate, idsFrom),
 	addSocket,
+	bringPlaces: withStem(bringPlaces, idsFrom),
 	changeCabinet,
 	fitCatch,
 	raiseShelf,

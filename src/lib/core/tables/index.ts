@@ -1,1 +1,8 @@
-export { matchColumns, readTable, type Field, type Table, type TableResult } from './read-table';
+export {
+	matchColumns,
+	plainCell,
+	readTable,
+	type Field,
+	type Table,
+	type TableResult
+} from './read-table';

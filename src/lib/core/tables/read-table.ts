@@ -35,6 +35,9 @@ export function readTable(text: string): TableResult {
 	};
 }
 
+/** A cell without the apostrophe that kept it from being run as a formula. @example plainCell("'=A1") // '=A1' */
+export const plainCell = (text: string): string => text.replace(/^'(?=[=+\-@\t\r])/, '');
+
 /** A column that is looked for: its name, and how it may be headed. */
 export interface Field<Name extends string> {
 	readonly name: Name;

@@ -11,7 +11,7 @@
 	import { turnDeps } from '$lib/state/turn-deps';
 	import { fileName, mayShare, saveFile, shareFile } from '$lib/ui/forms/save-file';
 	import Bench from '$lib/ui/frame/Bench.svelte';
-	import StockTable from '$lib/ui/keep/StockTable.svelte';
+	import TableExchange from '$lib/ui/keep/TableExchange.svelte';
 	import KeepHead from '$lib/ui/keep/KeepHead.svelte';
 
 	const getStore = getHomeStore();
@@ -74,8 +74,8 @@
 			{#if desk.wrong}<p role="alert" class="text-error mt-2">{desk.wrong}</p>{/if}
 		</section>
 	</div>
-	<section class="rule-top mt-6 max-w-5xl pt-4" aria-label="Stock as a table">
-		<StockTable desk={tables} />
+	<section class="rule-top mt-6 max-w-5xl pt-4" aria-label="As a table">
+		<TableExchange desk={tables} />
 	</section>
 	<section class="rule-top mt-6 max-w-5xl pt-4" aria-label="For everybody in the house">
 		<h2>For everybody in the house</h2>

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import FileDown from '@lucide/svelte/icons/file-down';
 	import FileUp from '@lucide/svelte/icons/file-up';
-	import { stockIssueText, STOCK_FIELD_WORDS } from '$lib/messages/tables';
 	import { countText } from '$lib/messages/numbers';
+	import { EXCHANGED, EXCHANGED_KEYS } from '$lib/state/exchanged-tables';
 	import type { TablesDesk } from '$lib/state/tables-desk.svelte';
 	import { fileName, saveFile } from '$lib/ui/forms/save-file';
 
@@ -15,16 +15,27 @@
 	}
 </script>
 
-<h2>Stock as a table</h2>
+<h2>As a table</h2>
 <p class="soft mb-2">
 	For a spreadsheet, or from one. Columns are matched by their heads; what is here already is left
-	out, and nothing is written before you say so.
+	out, and nothing is written before you say so. Containers have theirs in
+	<a class="link" href="/home/{desk.home.id}/fit/kinds">Fit</a>.
 </p>
-<div class="flex flex-wrap gap-2">
+<div class="flex flex-wrap items-center gap-2">
+	<div class="join" role="group" aria-label="Which table">
+		{#each EXCHANGED_KEYS as key (key)}
+			<button
+				class="btn join-item"
+				aria-pressed={desk.which === key}
+				onclick={() => (desk.which = key)}>{EXCHANGED[key].title}</button
+			>
+		{/each}
+	</div>
 	<button
 		class="btn"
-		onclick={() => saveFile(fileName(`${desk.home.name} stock`, 'csv'), desk.csv(), 'text/csv')}
-		><FileDown size={18} />Stock as CSV</button
+		onclick={() =>
+			saveFile(fileName(`${desk.home.name} ${desk.which}`, 'csv'), desk.csv(), 'text/csv')}
+		><FileDown size={18} />Save as CSV</button
 	>
 	<label class="btn"
 		><FileUp size={18} />Bring a table in<input
@@ -42,7 +53,7 @@
 		<div class="grid grid-cols-2 gap-2 md:grid-cols-4">
 			{#each desk.fields as field (field)}
 				<label
-					><span class="soft text-sm">{STOCK_FIELD_WORDS[field]}</span>
+					><span class="soft text-sm">{desk.kind.fieldWords[field]}</span>
 					<select
 						class="select w-full"
 						value={desk.columnOf(field)}
@@ -66,9 +77,7 @@
 		<ul class="text-sm">
 			{#each desk.bad.slice(0, SHOWN) as row (row.row)}
 				<li class="rule-top py-1">
-					Row {row.row}{row.line.name ? `, ${row.line.name}` : ''}: {row.issues
-						.map(stockIssueText)
-						.join(' ')}
+					Row {row.row}{row.name ? `, ${row.name}` : ''}: {row.wrong.join(' ')}
 				</li>
 			{/each}
 			{#if desk.bad.length > SHOWN}<li>and {desk.bad.length - SHOWN} more.</li>{/if}
@@ -76,12 +85,10 @@
 	{/if}
 	<table class="mt-2 w-full text-sm" aria-label="Rows to take in">
 		<tbody>
-			{#each desk.taken.slice(0, SHOWN) as { row, line, unit, nookId } (row)}
+			{#each desk.taken.slice(0, SHOWN) as { row, name, cells } (row)}
 				<tr class="rule-top"
-					><td class="measure pr-2">{line.count}{unit === 'pack' ? '' : ` ${unit}`}</td><td
-						><b>{line.name}</b></td
-					><td>{desk.home.nooks[nookId ?? '']?.name ?? 'on the table'}</td><td class="measure"
-						>{line.printed?.on ?? ''}</td
+					><td class="measure pr-2">{cells[0]}</td><td><b>{name}</b></td><td>{cells[1]}</td><td
+						class="measure">{cells[2]}</td
 					></tr
 				>
 			{/each}
