@@ -84,7 +84,6 @@ async function measure(hand: Hand): Promise<void> {
 	const { page } = hand;
 	await page.goto(page.url().replace(/\/walk.*/, '/walk/tape'));
 	hand.taps++;
-	await hand.tap(page.getByRole('checkbox', { name: /^Also the/ }));
 	await hand.tap(page.getByRole('button', { name: 'Go through them one by one' }));
 	let done = 0;
 	while (done < SIZES.length) {
@@ -179,6 +178,82 @@ export async function benchGestures(): Promise<object | null> {
 				decided,
 				typedLines: lines,
 				typedCharacters: characters
+			};
+		} finally {
+			await browser.close();
+		}
+	});
+}
+
+const CUPBOARD = ['564x512x276', '564x512x340'];
+/**
+ * Takes one cabinet from nothing to its printed labels on a phone: who lives there, one cabinet, two shelves measured,
+ * twelve things ticked and kept, grouped, placed, labels as a file. Counts taps and seconds of the program.
+ */
+export async function benchOneCabinet(): Promise<object | null> {
+	return withServer(async (base) => {
+		const browser = await chromium.launch({ executablePath: chromiumPath(), args: CHROMIUM_ARGS });
+		try {
+			const page = await browser.newPage({
+				viewport: { width: 390, height: 844 },
+				hasTouch: true,
+				isMobile: true,
+				acceptDownloads: true
+			});
+			page.setDefaultTimeout(10_000);
+			const hand = new Hand(page);
+			const from = performance.now();
+			const marks: Record<string, number> = {};
+			const mark = (name: string) =>
+				(marks[name] = hand.taps - Object.values(marks).reduce((a, b) => a + b, 0));
+			const button = (name: string | RegExp) => page.getByRole('button', { name }).first();
+			const nextStep = (words: RegExp) => page.getByRole('link', { name: words });
+			const toSheet = () => hand.tap(page.locator('header a[href^="/home/"]').first());
+			await page.goto(base);
+			await page.getByLabel('What do you call it?').fill('Cupboard');
+			hand.characters += 8;
+			await hand.tap(button('Make this home'));
+			await hand.tap(button('Adult'));
+			await hand.tap(button('Begin with: one cabinet'));
+			mark('home');
+			await hand.tap(nextStep(/Hold the tape to 2 places/));
+			await hand.tap(button('Go through them one by one'));
+			for (const size of CUPBOARD) {
+				await hand.keys(size);
+				await hand.tap(page.getByRole('button', { name: 'Take', exact: true }));
+			}
+			mark('sizes');
+			await toSheet();
+			await hand.tap(nextStep(/Empty one place/));
+			await hand.tap(button('Tick usual things'));
+			const section = page.getByRole('region', { name: 'Usual things' });
+			await hand.choose(section.getByLabel('Tick what is there'), { label: 'Dry goods and cans' });
+			for (let i = 0; i < 12; i++) await hand.tap(section.locator('li .tick').nth(i));
+			await hand.tap(section.getByRole('button', { name: /^Enter/ }));
+			await hand.tap(button(/^(?:.*)Keep the \d+ with no concerns/));
+			mark('things');
+			await toSheet();
+			await hand.tap(nextStep(/a group/));
+			await hand.tap(button(/^Group /));
+			mark('groups');
+			await toSheet();
+			await hand.tap(nextStep(/Make the zone plan/));
+			await hand.tap(page.getByRole('button', { name: 'Solve', exact: true }));
+			await page.locator('[data-note]').first().waitFor();
+			mark('plan');
+			await toSheet();
+			await hand.tap(nextStep(/Print \d+ labels?/));
+			const download = page.waitForEvent('download');
+			await hand.tap(button(/^PDF/));
+			await download;
+			mark('labels');
+			const seconds = Math.round((performance.now() - from) / 100) / 10;
+			return {
+				bench: 'taps from nothing to printed labels of one cabinet: two shelves, twelve things',
+				taps: hand.taps,
+				...marks,
+				typedCharacters: hand.characters,
+				seconds
 			};
 		} finally {
 			await browser.close();

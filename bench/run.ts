@@ -24,7 +24,7 @@ import { benchBrowser } from './browser';
 import { benchCategories } from './categories';
 import { benchForecast } from './forecast';
 import { benchFuzz } from './fuzz';
-import { benchGestures } from './gestures';
+import { benchGestures, benchOneCabinet } from './gestures';
 import { benchHome } from './home';
 import { benchLines } from './lines';
 import { benchNames } from './names';
@@ -63,7 +63,8 @@ else if (kind === 'lines')
 	for (const file of files) for (const line of benchLines(file, today, order)) print(line);
 else if (kind === 'browser') for (const line of await benchBrowser()) print(line);
 else if (kind === 'gestures')
-	print((await benchGestures()) ?? { bench: 'gestures', missing: 'a build' });
+	for (const tour of [benchOneCabinet, benchGestures])
+		print((await tour()) ?? { bench: 'gestures', missing: 'a build' });
 else if (kind === 'kills') print(await benchKills(Number(files[0] ?? 1000)));
 else if (kind === 'store') print(benchStore(Number(files[0] ?? 5000)));
 else if (kind === 'fuzz') print(await benchFuzz(Number(files[0] ?? 1500)));

@@ -227,3 +227,58 @@ test('a home that does not exist is said, with a way back', async ({ page }) => 
 	await page.getByRole('link', { name: 'Back to all homes' }).click();
 	await expect(page.getByRole('heading', { name: 'Keep Nook' })).toBeVisible();
 });
+
+test('one cabinet on a phone: who lives there, two shelves measured, things kept, placed and labelled', async ({
+	browser
+}) => {
+	const context = await browser.newContext({
+		viewport: { width: 390, height: 844 },
+		hasTouch: true,
+		acceptDownloads: true
+	});
+	const page = await context.newPage();
+	const button = (name: string | RegExp) => page.getByRole('button', { name }).first();
+	const step = (words: RegExp) => page.getByRole('link', { name: words });
+	const toSheet = () => page.getByTitle(/^Job sheet of/).tap();
+	await newHome(page, 'Cupboard');
+	await page.getByRole('combobox', { name: 'Where is it?' }).selectOption({ label: 'Germany' });
+	await button('Toddler').tap();
+	await page.getByLabel('Name of Toddler').fill('Pim');
+	await page.getByLabel('Name of Toddler').press('Enter');
+	await button('Begin with: one cabinet').tap();
+	await expect(page.getByText('1 cabinet · 2 places')).toBeVisible();
+	await step(/Hold the tape to 2 places/).tap();
+	await button('Go through them one by one').tap();
+	const keyWords: Record<string, string> = { x: 'by, then the next side', '.': 'point' };
+	for (const size of ['56.4x51.2x27.6', '56.4x51.2x34']) {
+		for (const key of size)
+			await page.getByRole('button', { name: keyWords[key] ?? key, exact: true }).tap();
+		await page.getByRole('button', { name: 'Take', exact: true }).tap();
+	}
+	await toSheet();
+	await expect(step(/Hold the tape/)).toHaveCount(0);
+	await step(/Empty one place/).tap();
+	const line = page.getByLabel('Entry line: one thing');
+	for (const text of ['3 tins chopped tomatoes', '2 packs penne', '4 jars honey']) {
+		await line.fill(text);
+		await line.press('Enter');
+	}
+	await button(/Keep the \d+ with no concerns/).tap();
+	await toSheet();
+	await step(/things a group/).tap();
+	await button(/^Group /).tap();
+	await toSheet();
+	await step(/Make the zone plan/).tap();
+	await page.getByRole('button', { name: 'Solve', exact: true }).tap();
+	await page.locator('[data-note]').first().waitFor();
+	await toSheet();
+	await step(/^.*Print \d+ labels?/).tap();
+	const download = page.waitForEvent('download');
+	await button(/^PDF/).tap();
+	expect((await download).suggestedFilename()).toMatch(/labels\.pdf$/);
+	await toSheet();
+	// What is printed is not asked for again; what was never begun is.
+	await expect(step(/Print/)).toHaveCount(0);
+	await expect(step(/Choose the resets/)).toBeVisible();
+	await context.close();
+});

@@ -92,7 +92,6 @@ for (const [device, use] of Object.entries({
 
 			// What no tape was held to is gone through, one number at a time.
 			await part(page, /^Tape list/);
-			await page.getByLabel(/^Also the \d+ sizes/).check();
 			await page.getByRole('button', { name: 'Go through them one by one' }).click();
 			const number = page.getByRole('textbox', { name: /^Inside (width|depth|height) of/ });
 			const keys = page.getByRole('group', { name: 'Number keys' });

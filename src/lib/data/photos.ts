@@ -22,7 +22,7 @@ export async function listPhotos(db: Db, homeId: string): Promise<Map<string, Ui
 const YOUNG_MS = 24 * 60 * 60 * 1000;
 
 /**
- * Removes the pictures of a home that nothing points to any more: no place, and no step of its history. Gives their
+ * Removes the pictures of a home that nothing points to any more: no place, no picture of one, and no step of its history. Gives their
  * number. `now` is an ISO instant.
  */
 export async function sweepPhotos(db: Db, homeId: string, now: string): Promise<number> {
@@ -35,11 +35,16 @@ export async function sweepPhotos(db: Db, homeId: string, now: string): Promise<
 		await tx.done;
 		return 0;
 	}
-	const [nooks, history] = await Promise.all([
-		tx.objectStore('records').getAll(IDBKeyRange.bound([homeId, 'nooks'], [homeId, 'nooks', []])),
+	const recordsOf = (collection: 'nooks' | 'pictures') =>
+		tx
+			.objectStore('records')
+			.getAll(IDBKeyRange.bound([homeId, collection], [homeId, collection, []]));
+	const [nooks, pictures, history] = await Promise.all([
+		recordsOf('nooks'),
+		recordsOf('pictures'),
 		tx.objectStore('history').getAll(rowsOf(homeId))
 	]);
-	const said = JSON.stringify([nooks, history]);
+	const said = JSON.stringify([nooks, pictures, history]);
 	const gone = old.filter(({ id }) => !said.includes(`"${id}"`));
 	for (const { id } of gone) fire(tx.objectStore('photos').delete([homeId, id]));
 	await tx.done;

@@ -1,4 +1,4 @@
-import { daysBetween, type QuantityResult, type Verdict } from '../core/model';
+import { dateFormat, daysBetween, type QuantityResult, type Verdict } from '../core/model';
 import type { Advice, ClearEstimate, CodeIssue, IntakeIssue } from '../core/clearing';
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
@@ -14,15 +14,13 @@ export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
 	hazardous: 'Hazardous drop-off'
 };
 
-// Made once: making one takes a hundred times as long as using it.
-const DAY = new Intl.DateTimeFormat('en-GB', {
-	day: 'numeric',
-	month: 'short',
-	year: 'numeric',
-	timeZone: 'UTC'
-});
+const DAY = dateFormat({ day: 'numeric', month: 'short', year: 'numeric' });
+const DAY_OF_YEAR = dateFormat({ day: 'numeric', month: 'short' });
+const dateOf = (iso: string) => new Date(`${iso}T00:00:00Z`);
 /** Writes an ISO date for reading: `31 Mar 2027`. */
-export const dateText = (iso: string): string => DAY.format(new Date(`${iso}T00:00:00Z`));
+export const dateText = (iso: string): string => DAY().format(dateOf(iso));
+/** Writes an ISO date without its year: `31 Mar`. */
+export const dayOfYearText = (iso: string): string => DAY_OF_YEAR().format(dateOf(iso));
 
 /** Says how far off a day is: `in 3 days`, `2 months ago`. */
 export function daysText(days: number): string {

@@ -35,7 +35,10 @@ const ONE_OF: Readonly<Record<CollectionName, string>> = {
 	listLines: 'line of the list',
 	warmSpells: 'warm spell',
 	practiceCards: 'practice',
-	misplacings: 'report'
+	misplacings: 'report',
+	pictures: 'picture',
+	workTimes: 'hours',
+	materials: 'material'
 };
 
 type Row = Readonly<Record<string, unknown>>;

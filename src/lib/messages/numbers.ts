@@ -1,12 +1,13 @@
-// Formatters are made once: making one takes a hundred times as long as using it.
-const WHOLE = new Intl.NumberFormat('en', { maximumFractionDigits: 0 });
-const TENTHS = new Intl.NumberFormat('en', { maximumFractionDigits: 1 });
+import { numberFormat } from '../core/model';
+
+const WHOLE = numberFormat({ maximumFractionDigits: 0 });
+const TENTHS = numberFormat({ maximumFractionDigits: 1 });
 
 /** A whole number with its thousands set apart. @example wholeText(7341.2) // '7,341' */
-export const wholeText = (value: number): string => WHOLE.format(Math.round(value));
+export const wholeText = (value: number): string => WHOLE().format(Math.round(value));
 
 /** A number with one decimal where it has one. @example tenthsText(1234.56) // '1,234.6' */
-export const tenthsText = (value: number): string => TENTHS.format(value);
+export const tenthsText = (value: number): string => TENTHS().format(value);
 
 /** A difference with its sign. @example signedText(-12.4) // '−12' */
 export const signedText = (value: number): string => {

@@ -12,6 +12,17 @@ export const STAGE_WORDS: Readonly<Record<Stage, { name: string; question: strin
 	keep: { name: 'Keep', question: 'How do you keep it this way?' }
 };
 
+/** The page of its stage that a step leads to; the first one where it is not here. */
+const STEP_PAGES: Partial<Record<NextStep['code'], string>> = {
+	'say-who': 'people',
+	measure: 'tape',
+	'measure-estimates': 'tape',
+	shop: 'list'
+};
+/** The path of a step within its home. @example stepPath({ stage: 'walk', code: 'measure', count: 3 }) // 'walk/tape' */
+export const stepPath = ({ stage, code }: NextStep): string =>
+	[stage, STEP_PAGES[code] ?? []].flat().join('/');
+
 const some = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
 
 /** Says the next thing to do, as a sentence that begins with a verb, and why. */
@@ -22,10 +33,20 @@ export function stepText(step: NextStep): { title: string; why: string } {
 				title: 'Add the first room and its cabinets',
 				why: 'Everything else builds on the places you have.'
 			};
+		case 'say-who':
+			return {
+				title: 'Say who lives there',
+				why: 'So that nothing stands out of reach, and nothing harmful within it.'
+			};
 		case 'measure':
 			return {
 				title: `Measure ${some(step.count, 'place', 'places')}`,
 				why: 'Nothing can be planned there until all three inside sizes are known.'
+			};
+		case 'measure-estimates':
+			return {
+				title: `Hold the tape to ${some(step.count, 'place', 'places')}`,
+				why: 'They have a usual size so far. Measure them, or say that it is right.'
 			};
 		case 'check-survey':
 			return {
@@ -91,6 +112,11 @@ export function stepText(step: NextStep): { title: string; why: string } {
 			return {
 				title: `Buy ${some(step.count, 'item', 'items')} on the shopping list`,
 				why: 'Run out, running low, or containers still to buy.'
+			};
+		case 'make-resets':
+			return {
+				title: 'Choose the resets',
+				why: 'A look at each kind of place now and then keeps all of it this way.'
 			};
 		case 'resets':
 			return {

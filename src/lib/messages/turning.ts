@@ -16,7 +16,7 @@ import type {
 	TodayItem
 } from '../core/rotation';
 import { packUsesOf, rateBounds } from '../core/rotation';
-import type { HoldRule, Lot, Thing, WasteReason } from '../core/model';
+import { dateFormat, type HoldRule, type Lot, type Thing, type WasteReason } from '../core/model';
 import { daysText } from './clearing';
 import { tenthsText, wholeText } from './numbers';
 
@@ -70,11 +70,13 @@ export function keepsBetterText(found: KeepsBetter): string {
 			return `in the fridge door. ${found.produce.how}`;
 	}
 }
-const MONTH = new Intl.DateTimeFormat('en', { month: 'short', year: 'numeric', timeZone: 'UTC' });
+const MONTH = dateFormat({ month: 'short', year: 'numeric' });
+const MONTH_ALONE = dateFormat({ month: 'short' });
 /** A section of a shelf in words. @example sectionText(sectionOf('2027-02-11', 'quarter')) // 'Jan to Mar 2027' */
 export function sectionText({ from, to }: DateSection): string {
-	const month = (key: string) => MONTH.format(new Date(`${key}-01T00:00:00Z`));
-	return from === to ? month(from) : `${month(from).replace(/ \d+$/, '')} to ${month(to)}`;
+	const on = (key: string) => new Date(`${key}-01T00:00:00Z`);
+	const last = MONTH().format(on(to));
+	return from === to ? last : `${MONTH_ALONE().format(on(from))} to ${last}`;
 }
 /** How long something fresh keeps. */
 export const keepsText = ({ how, wholeDays, cutDays }: Produce): string =>

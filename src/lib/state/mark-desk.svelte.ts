@@ -8,6 +8,7 @@ import {
 	zoneLabels,
 	fieldsOf,
 	imposeLabels,
+	isUnprinted,
 	LABEL_SHEETS,
 	placeLabels,
 	sheetIssue,
@@ -47,8 +48,10 @@ export class MarkDesk {
 	/** What else labels say, by set. */
 	#fields = $state.raw<Partial<Record<LabelSet, readonly LabelField[]>>>({});
 	code = $state<CodeKind>('none');
-	/** Only those that are not printed in vain: of what has changed since. */
+	/** Only those whose contents changed since their words were said. */
 	onlyChanged = $state(false);
+	/** Only those that are on no bin yet. */
+	onlyUnprinted = $state(false);
 	#page = $state(0);
 	/** Why the last thing was not done. */
 	wrong = $state('');
@@ -92,10 +95,21 @@ export class MarkDesk {
 	}
 	/** All labels of the set, those that stay blank too. */
 	labels = $derived.by((): readonly LabelText[] => this.#bySet[this.set]);
+	/** Those that are on no bin yet, or with other words; none while nothing was printed here. */
+	unprinted = $derived.by(() =>
+		Object.keys(this.home.printed).length
+			? this.labels.filter((label) => isUnprinted(this.home, label))
+			: []
+	);
 	lookAt = $derived.by(() => this.labels.filter(({ lookAt }) => lookAt));
 	/** Those that are printed. */
 	printed = $derived.by(() =>
-		this.labels.filter(({ bare, lookAt }) => !bare && (!this.onlyChanged || lookAt))
+		this.labels.filter(
+			(label) =>
+				!label.bare &&
+				(!this.onlyChanged || label.lookAt) &&
+				(!this.onlyUnprinted || this.unprinted.includes(label))
+		)
 	);
 	sheets = $derived.by((): readonly LabelSheet[] => [
 		...LABEL_SHEETS,
@@ -135,6 +149,12 @@ export class MarkDesk {
 	}
 	/** As they are shown, with the edges of the labels. */
 	shown = $derived.by((): readonly LabelPage[] => this.#pagesWith(true));
+	/** Remembers what was printed, so that a later sheet can have the new ones alone. */
+	notePrinted(): void {
+		const labels = this.printed.map(({ id, title }) => [id, title] as const);
+		if (labels.some(([id, title]) => this.home.printed[id] !== title))
+			this.#deps.store().run('labels printed', 'notePrinted', labels);
+	}
 	/** As they are printed. */
 	pages(): readonly LabelPage[] {
 		return this.#pagesWith(false);

@@ -110,4 +110,22 @@ describe('labels of a home', () => {
 		expect(mark.shown).toEqual([]);
 		expect(mark.at).toBe(0);
 	});
+	it('knows what was printed: later sheets can have what is new or says something else', () => {
+		const { mark, store } = desk();
+		expect(mark.unprinted).toEqual([]);
+		mark.notePrinted();
+		expect(store.labels.at(-1)).toBe('labels printed');
+		expect(mark.unprinted).toEqual([]);
+		// Nothing new: nothing is written.
+		const steps = store.labels.length;
+		mark.notePrinted();
+		expect(store.labels).toHaveLength(steps);
+		const [label] = mark.printed;
+		store.run('words', 'nameLabel', label!, 'Quite another name', 'mark-x');
+		expect(mark.unprinted.map(({ title }) => title)).toEqual(['Quite another name']);
+		mark.onlyUnprinted = true;
+		expect(mark.printed.map(({ id }) => id)).toEqual([label!.id]);
+		mark.notePrinted();
+		expect(mark.unprinted).toEqual([]);
+	});
 });

@@ -1,4 +1,4 @@
-import { addDays, formatMoney, formatVolume, type Home } from '../core/model';
+import { addDays, dateFormat, formatMoney, formatVolume, type Home } from '../core/model';
 import { monthsDone, resetsKept, workDone, wrongPlaces } from '../core/upkeep';
 import { minutesText } from '../messages/clearing';
 import { wholeText } from '../messages/numbers';
@@ -11,7 +11,7 @@ export interface RecordDeps {
 	readonly today: () => string;
 }
 const YEAR = 365;
-const MONTH = new Intl.DateTimeFormat('en', { month: 'short', timeZone: 'UTC' });
+const MONTH = dateFormat({ month: 'short' });
 
 /** The record of a home: what was done, what left, what was used and wasted, and places that are wrong. */
 export class RecordDesk {
@@ -32,7 +32,7 @@ export class RecordDesk {
 		return this.months.reduce((sum, { minutes }) => sum + minutes, 0);
 	}
 	monthText(month: string): string {
-		return MONTH.format(new Date(`${month}-01T00:00:00Z`));
+		return MONTH().format(new Date(`${month}-01T00:00:00Z`));
 	}
 	/** Figures of the year in words; what is nothing is left out. */
 	rows = $derived.by((): readonly { readonly name: string; readonly value: string }[] => {

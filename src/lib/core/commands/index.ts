@@ -1,14 +1,22 @@
 import { CLEARING_COMMANDS } from '../clearing';
 import { FITTING_COMMANDS } from '../fitting';
 import { GROUPING_COMMANDS } from '../grouping';
-import { leaveBare, nameLabel } from '../marking';
+import { leaveBare, nameLabel, notePrinted } from '../marking';
 import { mergeIn } from '../merge';
 import { commandsOf, type CommandOf } from '../model';
 import { ROTATION_COMMANDS } from '../rotation';
 import { SURVEY_COMMANDS } from '../survey';
 import { UPKEEP_COMMANDS } from '../upkeep';
 import { ZONING_COMMANDS } from '../zoning';
-import { changeHome, changeLabels, changeShop, chooseSchools, planClearDay } from './settings';
+import {
+	changeCustoms,
+	changeHome,
+	settleIn,
+	changeLabels,
+	changeShop,
+	chooseSchools,
+	planClearDay
+} from './settings';
 import { takeBack } from './take-back';
 
 /**
@@ -25,11 +33,14 @@ export const COMMANDS = {
 	leaveBare,
 	mergeIn,
 	nameLabel,
+	notePrinted,
 	...ROTATION_COMMANDS,
 	takeBack,
+	changeCustoms,
 	changeHome,
 	changeLabels,
 	changeShop,
+	settleIn,
 	chooseSchools,
 	planClearDay
 } as const;

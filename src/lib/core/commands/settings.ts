@@ -1,12 +1,26 @@
-import type { Edit, HomeHead, Settings } from '../model';
+import { regionOf, type Customs, type Edit, type HomeHead, type Settings } from '../model';
 
 /** Makes the edit that changes what a home says of itself. */
 export function changeHome(
-	change: Partial<
-		Pick<HomeHead, 'name' | 'units' | 'currency' | 'dateOrder' | 'rented' | 'note' | 'customs'>
-	>
+	change: Partial<Pick<HomeHead, 'name' | 'units' | 'currency' | 'dateOrder' | 'rented' | 'note'>>
 ): Edit {
 	return (draft) => void Object.assign(draft, change);
+}
+
+/** Makes the edit that says how things are done where the home is; what is not named stays. */
+export function changeCustoms(change: Partial<Customs>): Edit {
+	return (draft) => void Object.assign(draft.customs, change);
+}
+
+/** Makes the edit that says where a home is: units, money, paper, dates and weeks become as they are usual there. */
+export function settleIn(code: string): Edit {
+	const region = regionOf(code);
+	return (draft) => {
+		if (!region) return;
+		const { paper, weekStart, units, currency, dateOrder } = region;
+		Object.assign(draft, { units, currency, dateOrder });
+		draft.customs = { region: code, paper, weekStart };
+	};
 }
 
 /** Makes the edit that chooses among ways of working; a choice that is not named stays. */

@@ -13,7 +13,7 @@ export type ZipResult =
 			readonly ok: true;
 			readonly home: Home;
 			readonly photos: ReadonlyMap<string, Uint8Array>;
-			/** Pictures that nooks point to and that are not in the archive, or are no pictures. */
+			/** Pictures that the home points to and that are not in the archive, or are no pictures. */
 			readonly lostPhotos: number;
 	  }
 	| { readonly ok: false; readonly issues: readonly FileIssue[] };
@@ -23,9 +23,13 @@ const isJpeg = (bytes: Uint8Array): boolean =>
 	bytes[0] === 0xff && bytes[1] === 0xd8 && bytes[2] === 0xff;
 
 const photoIdsOf = (home: Home): Set<string> =>
-	new Set(Object.values(home.nooks).flatMap(({ photoId }) => (photoId ? [photoId] : [])));
+	new Set(
+		[...Object.values(home.nooks), ...Object.values(home.pictures)].flatMap(({ photoId }) =>
+			photoId ? [photoId] : []
+		)
+	);
 
-/** Packs a home and the pictures that its nooks point to into a ZIP archive. The same home gives the same bytes. */
+/** Packs a home and the pictures that it points to into a ZIP archive. The same home gives the same bytes. */
 export function writeHomeZip(home: Home, photos: ReadonlyMap<string, Uint8Array>): Uint8Array {
 	const used = [...photoIdsOf(home)].sort().flatMap((id) => {
 		const bytes = photos.get(id);
@@ -40,7 +44,7 @@ export function writeHomeZip(home: Home, photos: ReadonlyMap<string, Uint8Array>
 
 /**
  * Reads a ZIP archive of a home. Entries of other names are left alone; nothing is unpacked beyond its limit. A
- * picture that is missing or is none is dropped from its nook and counted.
+ * picture that is missing or is none is dropped where it was shown, and counted.
  */
 export function readHomeZip(bytes: Uint8Array): ZipResult {
 	const no = (issue: FileIssue): ZipResult => ({ ok: false, issues: [issue] });
@@ -84,5 +88,8 @@ export function readHomeZip(bytes: Uint8Array): ZipResult {
 			return [id, lost ? { ...nook, photoId: null } : nook];
 		})
 	);
-	return { ok: true, home: { ...read.home, nooks }, photos, lostPhotos };
+	const shown = Object.entries(read.home.pictures);
+	const pictures = Object.fromEntries(shown.filter(([, { photoId }]) => photos.has(photoId)));
+	lostPhotos += shown.length - Object.keys(pictures).length;
+	return { ok: true, home: { ...read.home, nooks, pictures }, photos, lostPhotos };
 }

@@ -48,7 +48,7 @@ describe('the home file', () => {
 		expect(codesOf('')).toEqual(['file-not-json']);
 		expect(codesOf('[]')).toEqual(['file-wrong-type']);
 		expect(codesOf('{"format":"other","version":1}')).toEqual(['file-wrong-type']);
-		expect(codesOf(good.replace('"version":9', '"version":10'))).toEqual(['file-newer']);
+		expect(codesOf(good.replace('"version":10', '"version":11'))).toEqual(['file-newer']);
 		expect(codesOf(good.replace(/"widthMm":\d+/, '"widthMm":"wide"'))).toEqual(['file-bad-record']);
 		expect(codesOf(good.replace(/"count":6/, '"count":6,"extra":1'))).toEqual(['file-bad-record']);
 		expect(codesOf('x'.repeat(MAX_FILE_BYTES + 1))).toEqual(['file-too-large']);
@@ -108,7 +108,7 @@ describe('the home file', () => {
 			expect((records as Record<string, unknown>)['constructor']).toBeUndefined();
 	});
 	it.each([0, -3])('has no layout %s', (version) => {
-		const text = writeHomeFile(tinyHome()).replace('"version":9', `"version":${version}`);
+		const text = writeHomeFile(tinyHome()).replace('"version":10', `"version":${version}`);
 		expect(codesOf(text)).toEqual(['file-bad-version']);
 	});
 	it.each([1, 2, 3, 4, 5, 6])(
@@ -212,6 +212,18 @@ describe('versions', () => {
 		expect(marks['mark-place']).toMatchObject({ placementId: null, bare: false });
 		expect(settings.shop.areas).toEqual(['Fridge', 'Dry food']);
 	});
+	it('reads the frozen fixture of version 10, with everything that version added', () => {
+		const text = readFileSync(new URL('./fixtures/v10.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		const { customs, pictures, workTimes, materials, printed } = result.home;
+		expect(printed).toEqual({ 'label-1': 'Rice' });
+		expect(customs).toEqual({ region: 'US', paper: 'Letter', weekStart: 'sunday' });
+		expect(Object.values(pictures).map(({ when }) => when)).toEqual(['before', 'after']);
+		expect(workTimes['wt-1']).toMatchObject({ stage: 'walk', minutes: 90 });
+		expect(materials['mat-1']).toMatchObject({ count: 3.5, priceMinor: 240 });
+	});
 	it('reads the frozen fixture of version 9, with everything that version added', () => {
 		const text = readFileSync(new URL('./fixtures/v9.keepnook.json', import.meta.url), 'utf8');
 		const result = readHomeFile(text);
@@ -219,7 +231,7 @@ describe('versions', () => {
 		if (!result.ok) return;
 		const { schools, customs, settings, things, resets, practiceCards, misplacings } = result.home;
 		expect(schools.dates).toBe('quarter');
-		expect(customs).toEqual({ paper: 'Letter' });
+		expect(customs.paper).toBe('Letter');
 		expect(settings.shop.budgetMinor).toBe(9000);
 		expect(Object.values(things)[0]!.cooking).toMatch(/2 parts water/);
 		expect(resets['own-1']).toMatchObject({ kind: 'own', postponedTo: '2026-03-09' });

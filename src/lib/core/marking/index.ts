@@ -1,6 +1,6 @@
 export { hazardOf, markedContainers, markedPlaces, type Marked, type MarkHazard } from './contents';
 export { bareOnes, learnedWords, proposeContainerWords, proposePlaceWords } from './words';
-export { containerLabels, placeLabels, type LabelText } from './propose';
+export { containerLabels, isUnprinted, placeLabels, type LabelText } from './propose';
 export {
 	labelledSections,
 	lidLabels,
@@ -10,7 +10,7 @@ export {
 	zoneLabels,
 	type SectionLabel
 } from './more-sets';
-export { leaveBare, nameLabel } from './name-label';
+export { leaveBare, nameLabel, notePrinted } from './name-label';
 export { fieldsOf, LABEL_FIELDS, type FieldLine, type LabelField } from './fields';
 export { fitText, type FittedText, type TextBox } from './fit-text';
 export {

@@ -49,6 +49,13 @@ export function nameLabel(label: OfLabel, words: string, id: string): Edit {
 	};
 }
 
+/** Makes the edit that notes what was printed on each label: its id and its words. */
+export function notePrinted(labels: readonly (readonly [id: string, words: string])[]): Edit {
+	return (draft) => {
+		for (const [id, words] of labels) draft.printed[id] = words.slice(0, MOST_LETTERS);
+	};
+}
+
 /** Makes the edit that leaves something without a label, for what is to come, or gives it one. */
 export function leaveBare(label: OfLabel, bare: boolean, id: string): Edit {
 	return (draft) => void (markFor(draft, label, id).bare = bare);

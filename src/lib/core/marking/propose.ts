@@ -95,6 +95,10 @@ export const containerLabels = memoOn(LABEL_KEYS, (home: LabelHome): readonly La
 	return labelsOf(home as Home, all, proposeContainerWords(all));
 });
 
+/** Whether a label is not on its bin yet: never printed, or with other words. */
+export const isUnprinted = (home: Pick<Home, 'printed'>, { id, title, bare }: LabelText): boolean =>
+	!bare && home.printed[id] !== title;
+
 /** Proposes a label for every place that the plan gives to groups: shelf edges, drawers, doors. */
 export const placeLabels = memoOn(LABEL_KEYS, (home: LabelHome): readonly LabelText[] => {
 	const all = markedPlaces(home as Home);

@@ -25,6 +25,14 @@ export function daysBetween(from: string, to: string): number {
 	return Math.round((toUtc(to) - toUtc(from)) / DAY_MS);
 }
 
+/** Days from the first day of a week to a Thursday, 1970-01-01. */
+const TO_EPOCH = { monday: 3, sunday: 4, saturday: 5 } as const;
+/** Gives the first day of the week that a day is in. @example weekBegins('2026-11-27', 'monday') // '2026-11-23' */
+export function weekBegins(iso: string, weekStart: keyof typeof TO_EPOCH): string {
+	const day = Math.round(toUtc(iso) / DAY_MS) + TO_EPOCH[weekStart];
+	return addDays(iso, -(((day % DAYS_A_WEEK) + DAYS_A_WEEK) % DAYS_A_WEEK));
+}
+
 /** Gives the last day of a month, 1 to 12. @example lastDayOfMonth(2028, 2) // '2028-02-29' */
 export function lastDayOfMonth(year: number, month: number): string {
 	return toIso(Date.UTC(year, month, 0));

@@ -3,15 +3,15 @@ import { ClearingSession, Decision, Group, Lot, Routine, Thing } from './goods';
 import { Instant, IsoDate } from './scalars';
 import { HomeId, IdText, NookId, PlanId } from './ids';
 import { Cabinet, Nook, Person, Pet, Room, Run, Station, Words } from './places';
-import { ContainerKind, FitPlan, Mark, Pin, ZonePlan } from './plans';
+import { ContainerKind, FitPlan, Mark, MOST_LETTERS, Pin, ZonePlan } from './plans';
 import { Settings } from './settings';
 import { BelongsHere } from './spots';
 import { Customs } from './customs';
-import { Misplacing, PracticeCard, Reset } from './keeping';
+import { Material, Misplacing, Picture, PracticeCard, Reset, WorkTime } from './keeping';
 import { ListLine, Meal, PlannedMeal, UseEvent, WarmSpell } from './stocking';
 
 /** The version of the file and record layout that this program writes. */
-export const HOME_VERSION = 9;
+export const HOME_VERSION = 10;
 
 /** The schema of each kind of record, by the name of its collection. */
 export const RECORD_SCHEMAS = {
@@ -39,7 +39,10 @@ export const RECORD_SCHEMAS = {
 	listLines: ListLine,
 	warmSpells: WarmSpell,
 	practiceCards: PracticeCard,
-	misplacings: Misplacing
+	misplacings: Misplacing,
+	pictures: Picture,
+	workTimes: WorkTime,
+	materials: Material
 } as const;
 
 export type CollectionName = keyof typeof RECORD_SCHEMAS;
@@ -105,6 +108,8 @@ export const HomeHead = z.strictObject({
 	/** Where kinds belong here, other than the usual: one row a kind and kind of place. */
 	belongs: z.array(BelongsHere),
 	pins: z.array(Pin),
+	/** What was last printed on each label, by its id. */
+	printed: z.record(z.string().max(200), z.string().max(MOST_LETTERS)),
 	activePlanId: PlanId.nullable()
 });
 export type HomeHead = z.infer<typeof HomeHead>;
@@ -136,7 +141,10 @@ export const Home = z.strictObject({
 	listLines: collection(ListLine),
 	warmSpells: collection(WarmSpell),
 	practiceCards: collection(PracticeCard),
-	misplacings: collection(Misplacing)
+	misplacings: collection(Misplacing),
+	pictures: collection(Picture),
+	workTimes: collection(WorkTime),
+	materials: collection(Material)
 });
 export type Home = z.infer<typeof Home>;
 /** What a computation reads of a home. @example HomePart<'things' | 'lots'> */

@@ -43,6 +43,9 @@ export const ListLineId = idOf<'ListLine'>();
 export const WarmSpellId = idOf<'WarmSpell'>();
 export const PracticeCardId = idOf<'PracticeCard'>();
 export const MisplacingId = idOf<'Misplacing'>();
+export const PictureId = idOf<'Picture'>();
+export const WorkTimeId = idOf<'WorkTime'>();
+export const MaterialId = idOf<'Material'>();
 /** Something inside a record that one can point at (a corner, a doorway, a pipe, a container); unique in its list. */
 export const PartId = idOf<'Part'>();
 
@@ -72,6 +75,9 @@ export type ListLineId = z.infer<typeof ListLineId>;
 export type WarmSpellId = z.infer<typeof WarmSpellId>;
 export type PracticeCardId = z.infer<typeof PracticeCardId>;
 export type MisplacingId = z.infer<typeof MisplacingId>;
+export type PictureId = z.infer<typeof PictureId>;
+export type WorkTimeId = z.infer<typeof WorkTimeId>;
+export type MaterialId = z.infer<typeof MaterialId>;
 export type PartId = z.infer<typeof PartId>;
 
 /** What has not been given its id yet. */

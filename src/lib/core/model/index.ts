@@ -32,6 +32,7 @@ export {
 	type LengthsResult,
 	type LengthUnit
 } from './units';
+export { dateFormat, numberFormat, writeAsIn } from './locale';
 export {
 	addDays,
 	calendarDate,
@@ -39,7 +40,8 @@ export {
 	dayOf,
 	daysBetween,
 	instantOn,
-	lastDayOfMonth
+	lastDayOfMonth,
+	weekBegins
 } from './dates';
 export {
 	faultPath,

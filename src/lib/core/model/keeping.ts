@@ -2,14 +2,18 @@ import { z } from 'zod';
 import {
 	CabinetId,
 	GroupId,
+	IdText,
+	MaterialId,
 	MisplacingId,
 	NookId,
 	PersonId,
+	PictureId,
 	PracticeCardId,
 	ResetId,
-	ThingId
+	ThingId,
+	WorkTimeId
 } from './ids';
-import { Instant, IsoDate } from './scalars';
+import { Instant, IsoDate, Minor } from './scalars';
 import { Words } from './places';
 
 export const RESET_KINDS = [
@@ -103,3 +107,46 @@ export const Misplacing = z.strictObject({
 	at: Instant
 });
 export type Misplacing = z.infer<typeof Misplacing>;
+
+/** A picture of a place on a day: how it was, and how it is. */
+export const Picture = z.strictObject({
+	id: PictureId,
+	nookId: NookId,
+	/** Key of a picture in the store of photos. */
+	photoId: IdText,
+	on: IsoDate,
+	when: z.enum(['before', 'after'])
+});
+export type Picture = z.infer<typeof Picture>;
+
+export const WORK_STAGES = [
+	'walk',
+	'clear',
+	'sort',
+	'place',
+	'fit',
+	'mark',
+	'turn',
+	'keep',
+	'shop'
+] as const;
+/** Time of an organizer at a home that no clear-out timed. */
+export const WorkTime = z.strictObject({
+	id: WorkTimeId,
+	on: IsoDate,
+	stage: z.enum(WORK_STAGES),
+	minutes: z.int().min(1).max(1440),
+	note: Words
+});
+export type WorkTime = z.infer<typeof WorkTime>;
+
+/** What was used or bought for a home: liners, labels, boxes, hooks. */
+export const Material = z.strictObject({
+	id: MaterialId,
+	on: IsoDate,
+	name: Words,
+	count: z.number().positive().max(10_000),
+	/** Of one; null: not known. */
+	priceMinor: Minor.nullable()
+});
+export type Material = z.infer<typeof Material>;

@@ -84,7 +84,8 @@ export const LINKS: readonly Link[] = [
 	link('practiceCards', 'groupId', 'groups', 'cascade'),
 	link('practiceCards', 'nookId', 'nooks', 'cascade'),
 	link('misplacings', 'thingId', 'things', 'cascade'),
-	link('misplacings', 'nookId', 'nooks', 'clear')
+	link('misplacings', 'nookId', 'nooks', 'clear'),
+	link('pictures', 'nookId', 'nooks', 'cascade')
 ];
 
 /** A link that leads nowhere. */

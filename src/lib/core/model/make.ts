@@ -36,12 +36,13 @@ export function makeHome({ id, name, now, units = 'mm', currency = 'EUR' }: Make
 			clear: 'place-at-a-time',
 			dates: 'packs'
 		},
-		customs: { paper: 'A4' },
+		customs: { region: null, paper: 'A4', weekStart: 'monday' },
 		note: '',
 		clearDay: null,
 		settings: structuredClone(DEFAULT_SETTINGS),
 		belongs: [],
 		pins: [],
+		printed: {},
 		readings: {},
 		activePlanId: null
 	};

@@ -1,3 +1,5 @@
+import { numberFormat } from './locale';
+
 export type LengthUnit = 'mm' | 'cm' | 'in';
 
 const MM_PER: Record<string, number> = {
@@ -139,13 +141,14 @@ function formatInches(mm: number): string {
  */
 export function formatLength(mm: number, unit: LengthUnit): string {
 	if (unit === 'in') return formatInches(mm);
-	if (unit === 'cm') return `${Number((mm / 10).toFixed(1))} cm`;
+	if (unit === 'cm') return `${UP_TO_TENTHS().format(mm / 10)} cm`;
 	return `${Math.round(mm)} mm`;
 }
 
-// Formatters are made once: making one takes a hundred times as long as using it.
-const TENTHS = new Intl.NumberFormat('en', { minimumFractionDigits: 1, maximumFractionDigits: 1 });
-const WHOLE = new Intl.NumberFormat('en', { maximumFractionDigits: 0 });
+const TENTHS = numberFormat({ minimumFractionDigits: 1, maximumFractionDigits: 1 });
+const WHOLE = numberFormat({ maximumFractionDigits: 0 });
+/** At most one decimal, and nothing that parts the thousands: what is written can be typed. */
+const UP_TO_TENTHS = numberFormat({ maximumFractionDigits: 1, useGrouping: false });
 
 /**
  * Writes a volume with its unit: millilitres below one litre, litres with one decimal below ten.
@@ -153,15 +156,15 @@ const WHOLE = new Intl.NumberFormat('en', { maximumFractionDigits: 0 });
  */
 export function formatVolume(ml: number): string {
 	if (Math.round(ml) < 1000) return `${Math.round(ml)} ml`;
-	return `${(ml < 9950 ? TENTHS : WHOLE).format(ml / 1000)} l`;
+	return `${(ml < 9950 ? TENTHS : WHOLE)().format(ml / 1000)} l`;
 }
 
 /** Writes a mass with its unit: grams below one kilogram. @example formatMass(2500) // '2.5 kg' */
 export function formatMass(g: number): string {
-	return g < 1000 ? `${Math.round(g)} g` : `${Number((g / 1000).toFixed(1))} kg`;
+	return g < 1000 ? `${Math.round(g)} g` : `${UP_TO_TENTHS().format(g / 1000)} kg`;
 }
 
-const moneyBy = new Map<string, Intl.NumberFormat>();
+const moneyBy = new Map<string, () => Intl.NumberFormat>();
 /** From here on the small coins say nothing, minor units. */
 const WHOLE_FROM_MINOR = 10_000;
 
@@ -175,12 +178,12 @@ export function formatMoney(minor: number, currency: string): string {
 	const known = moneyBy.get(key);
 	const format =
 		known ??
-		new Intl.NumberFormat('en', {
+		numberFormat({
 			style: 'currency',
 			currency,
 			trailingZeroDisplay: 'stripIfInteger',
 			...(whole ? { maximumFractionDigits: 0 } : {})
 		});
 	if (!known) moneyBy.set(key, format);
-	return format.format(minor / 100);
+	return format().format(minor / 100);
 }

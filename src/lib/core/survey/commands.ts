@@ -15,7 +15,15 @@ import {
 	setOpening
 } from './edits';
 import { bringPlaces } from './places-table';
-import { addPerson, addPet, changePerson, changePet, removePerson, removePet } from './household';
+import {
+	addPerson,
+	addPet,
+	addUsualPerson,
+	changePerson,
+	changePet,
+	removePerson,
+	removePet
+} from './household';
 import { PLAN_MOVES } from './plan-drag';
 import {
 	addCorner,
@@ -49,6 +57,7 @@ export const SURVEY_COMMANDS = {
 	addRoom,
 	addRun,
 	addShelf: withStem(addShelf, idsFrom),
+	addUsualPerson,
 	addTemplate: withStem(addTemplate, idsFrom),
 	addSocket,
 	bringPlaces: withStem(bringPlaces, idsFrom),

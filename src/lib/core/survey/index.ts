@@ -43,6 +43,7 @@ export { climateTags, spaceTotals, type SpaceSum, type SpaceTotals } from './tot
 export {
 	alikeIn,
 	confirmSizes,
+	estimatedPlaces,
 	copyMeasures,
 	likeCabinets,
 	measuredShare,
@@ -146,5 +147,7 @@ export {
 	changePerson,
 	changePet,
 	removePerson,
-	removePet
+	removePet,
+	USUAL_PEOPLE,
+	type UsualPerson
 } from './household';

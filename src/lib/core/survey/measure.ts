@@ -1,4 +1,4 @@
-import type { Edit, Home, HomePart, Nook } from '../model';
+import { memoOn, type Edit, type Home, type HomePart, type Nook } from '../model';
 import type { Side } from './edits';
 
 /** Sides of one place that were read at once, mm. */
@@ -108,6 +108,16 @@ export function copyMeasures(fromId: string, toId: string): Edit {
 		Object.assign(to, { widthMm, heightMm, depthMm });
 	};
 }
+
+const isEstimated = (nook: Nook): boolean =>
+	SIDES.every((side) => nook.inside[side] !== null) &&
+	SIDES.some(
+		(side) => !nook.readings[side].length && (side === 'depthMm' || nook.pictured?.[side] == null)
+	);
+/** Places whose size is known, but has a side that nobody measured: it is as large as such places usually are. */
+export const estimatedPlaces = memoOn(['nooks'], (home): readonly Nook[] =>
+	Object.values(home.nooks).filter(isEstimated)
+);
 
 /** How much of the sizes of a home was read, not assumed or taken from a picture. */
 export interface MeasuredShare {

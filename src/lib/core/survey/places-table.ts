@@ -255,7 +255,7 @@ function say(nook: Nook, said: SaidOfPlace): void {
 		const mm = said[side];
 		if (mm === undefined || mm === nook.inside[side]) continue;
 		nook.inside[side] = mm;
-		nook.readings[side] = [];
+		nook.readings[side] = [mm];
 	}
 	if (said.openingWidthMm !== undefined || said.openingHeightMm !== undefined)
 		nook.opening = {

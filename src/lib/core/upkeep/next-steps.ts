@@ -2,8 +2,9 @@ import { pastByPlace } from '../clearing';
 import { fitFingerprint } from '../fitting';
 import { keptThings, looseThings, unknownThings } from '../grouping';
 import { countPast, shoppingList, useFirst } from '../rotation';
+import { containerLabels, isUnprinted, placeLabels } from '../marking';
 import { decidedLots, memoOn, stock, type Home } from '../model';
-import { checkSurvey, tapeList } from '../survey';
+import { checkSurvey, estimatedPlaces, tapeList } from '../survey';
 import { zoneFingerprint } from '../zoning';
 import { resetsDue } from './resets';
 
@@ -21,7 +22,9 @@ export const STAGES: readonly Stage[] = [
 
 export type NextStep = { readonly stage: Stage } & (
 	| { readonly code: 'add-cabinets' }
+	| { readonly code: 'say-who' }
 	| { readonly code: 'measure'; readonly count: number }
+	| { readonly code: 'measure-estimates'; readonly count: number }
 	| { readonly code: 'check-survey'; readonly count: number }
 	| { readonly code: 'enter-stock' }
 	| { readonly code: 'decide-past'; readonly count: number }
@@ -35,6 +38,7 @@ export type NextStep = { readonly stage: Stage } & (
 	| { readonly code: 'print-labels'; readonly count: number }
 	| { readonly code: 'use-first'; readonly count: number }
 	| { readonly code: 'shop'; readonly count: number }
+	| { readonly code: 'make-resets' }
 	| { readonly code: 'resets'; readonly count: number }
 );
 
@@ -55,7 +59,25 @@ const lotsDecided = memoOn(['lots', 'decisions'], (home) => {
 	return stock(home).filter(({ id }) => decided.has(id)).length;
 });
 
-/** Measures how far each stage is. `today` is an ISO date. */
+/** Labels that are made here: those of containers, or of places where there is no container. */
+const ownLabels = (home: Home) => {
+	const onContainers = containerLabels(home);
+	return onContainers.length ? onContainers : placeLabels(home);
+};
+const labelsToPrint = (home: Home): number =>
+	ownLabels(home).filter((label) => isUnprinted(home, label)).length;
+const labelsDone = (home: Home): number | null => {
+	const wanted = ownLabels(home).filter(({ bare }) => !bare).length;
+	return share(wanted - labelsToPrint(home), wanted);
+};
+/** Something was taken down, cooked, thrown out or put in: before that nothing was turned, however fresh it is. */
+const isTurning = memoOn(['useEvents'], (home) => Object.keys(home.useEvents).length > 0);
+const isKeeping = (home: Home): boolean =>
+	Object.values(home.resets).some(({ lastDoneOn, log }) => lastDoneOn !== null || log.length > 0);
+
+/**
+ * Measures how far each stage is; null for one that was not begun, however good it looks. `today` is an ISO date.
+ */
 export function stageProgress(home: Home, today: string): StageProgress {
 	const nooks = Object.keys(home.nooks).length;
 	const things = keptThings(home);
@@ -67,16 +89,16 @@ export function stageProgress(home: Home, today: string): StageProgress {
 	const past = countPast(home, today);
 	const groups = new Set(plan?.assignments.map(({ groupId }) => groupId)).size;
 	return {
-		walk: share(nooks - tapeList(home).length, nooks),
+		walk: share(nooks - tapeList(home).length - estimatedPlaces(home).length, nooks),
 		clear: share(lotsDecided(home), lots),
 		sort: share(things - looseThings(home).length, things),
 		place: plan ? share(groups, groups + plan.overflow.length) : things ? 0 : null,
 		fit: planned.size ? share(fits.length, planned.size) : null,
-		mark: fits.length
-			? share(fits.filter((fit) => fit.placements.length > 0).length, fits.length)
-			: null,
-		turn: share(lots - past, lots),
-		keep: share(due.filter((reset) => reset.daysLeft >= 0).length, due.length)
+		mark: plan ? labelsDone(home) : null,
+		turn: isTurning(home) ? share(lots - past, lots) : null,
+		keep: isKeeping(home)
+			? share(due.filter((reset) => reset.daysLeft >= 0).length, due.length)
+			: null
 	};
 }
 
@@ -96,14 +118,18 @@ export function nextSteps(home: Home, today: string): NextStep[] {
 	const toDecide = [...pastByPlace(home, today).values()].reduce((sum, count) => sum + count, 0);
 	const soon = Math.max(0, useFirst(home, today, 14).length - past);
 	const plan = activePlan(home);
-	add(!Object.keys(home.nooks).length && { stage: 'walk', code: 'add-cabinets' });
+	const nooks = Object.keys(home.nooks).length;
+	add(!nooks && { stage: 'walk', code: 'add-cabinets' });
+	add(nooks > 0 && !Object.keys(home.people).length && { stage: 'walk', code: 'say-who' });
 	add(missing > 0 && { stage: 'walk', code: 'measure', count: missing });
+	const estimated = estimatedPlaces(home).length;
+	add(estimated > 0 && { stage: 'walk', code: 'measure-estimates', count: estimated });
 	add(doubtful > 0 && { stage: 'walk', code: 'check-survey', count: doubtful });
 	add(!things && { stage: 'clear', code: 'enter-stock' });
 	add(toDecide > 0 && { stage: 'clear', code: 'decide-past', count: toDecide });
 	add(unknown > 0 && { stage: 'sort', code: 'say-kinds', count: unknown });
 	add(loose > 0 && { stage: 'sort', code: 'sort-loose', count: loose });
-	if (things && Object.keys(home.nooks).length) {
+	if (things && nooks) {
 		if (!plan) add({ stage: 'place', code: 'make-plan' });
 		else if (plan.fingerprint !== zoneFingerprint(home))
 			add({ stage: 'place', code: 'plan-stale' });
@@ -120,12 +146,15 @@ export function nextSteps(home: Home, today: string): NextStep[] {
 	);
 	const stale = fits.filter((fit) => fit.fingerprint !== fitFingerprint(home, fit.nookId)).length;
 	add(stale > 0 && { stage: 'fit', code: 'fit-stale', count: stale });
-	const labels = fits.reduce((sum, fit) => sum + fit.placements.length, 0);
+	const labels = plan ? labelsToPrint(home) : 0;
 	add(labels > 0 && { stage: 'mark', code: 'print-labels', count: labels });
 	add(soon > 0 && { stage: 'turn', code: 'use-first', count: soon });
 	const buy = shoppingList(home, today).length;
 	add(buy > 0 && { stage: 'turn', code: 'shop', count: buy });
 	const overdue = resetsDue(home, today).filter((reset) => reset.daysLeft <= 0).length;
+	add(
+		planned.size > 0 && !Object.keys(home.resets).length && { stage: 'keep', code: 'make-resets' }
+	);
 	add(overdue > 0 && { stage: 'keep', code: 'resets', count: overdue });
 	return steps;
 }

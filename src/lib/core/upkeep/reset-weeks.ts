@@ -1,21 +1,22 @@
-import { addDays, DAYS_A_WEEK, daysBetween, type HomePart } from '../model';
+import { addDays, DAYS_A_WEEK, daysBetween, weekBegins, type HomePart } from '../model';
 import { minutesOf } from './reset-work';
 import { dueOf, resetsDue, type DueReset } from './resets';
 
 /** A week to come, with what is due in it. */
 export interface ResetWeek {
-	/** Its first day, ISO: today and every seventh day after it. */
+	/** Its first day, ISO: as the home begins its weeks, the first one before today or on it. */
 	readonly from: string;
 	readonly due: readonly { readonly id: string; readonly on: string; readonly minutes: number }[];
 	readonly minutes: number;
 }
 
-type WeekHome = HomePart<'resets' | 'nooks' | 'lots'>;
+type WeekHome = HomePart<'resets' | 'nooks' | 'lots' | 'customs'>;
 
 /** Lists the resets of the weeks to come, each as often as it comes; what is overdue is for this week. */
 export function resetWeeks(home: WeekHome, today: string, weeks: number): ResetWeek[] {
+	const first = weekBegins(today, home.customs.weekStart);
 	const all = Array.from({ length: weeks }, (_, i) => ({
-		from: addDays(today, i * DAYS_A_WEEK),
+		from: addDays(first, i * DAYS_A_WEEK),
 		due: [] as { id: string; on: string; minutes: number }[],
 		minutes: 0
 	}));
@@ -24,10 +25,10 @@ export function resetWeeks(home: WeekHome, today: string, weeks: number): ResetW
 		let on = due.dueOn < today ? today : due.dueOn;
 		for (
 			;
-			daysBetween(today, on) < weeks * DAYS_A_WEEK;
+			daysBetween(first, on) < weeks * DAYS_A_WEEK;
 			on = addDays(on, Math.max(1, due.everyDays))
 		) {
-			const week = all[Math.floor(daysBetween(today, on) / DAYS_A_WEEK)]!;
+			const week = all[Math.floor(daysBetween(first, on) / DAYS_A_WEEK)]!;
 			week.due.push({ id: due.reset.id, on, minutes });
 			week.minutes += minutes;
 		}
@@ -61,7 +62,8 @@ export function spreadResets(
 ): (readonly [id: string, on: string])[] {
 	const WEEKS = 9;
 	const load = Array.from({ length: WEEKS }, () => 0);
-	const weekOf = (on: string) => Math.max(0, Math.floor(daysBetween(today, on) / DAYS_A_WEEK));
+	const begins = weekBegins(today, home.customs.weekStart);
+	const weekOf = (on: string) => Math.max(0, Math.floor(daysBetween(begins, on) / DAYS_A_WEEK));
 	const first = Object.values(home.resets)
 		.map((reset) => ({ due: dueOf(reset, today), minutes: minutesOf(home, reset).minutes }))
 		.filter(({ due }) => weekOf(due.dueOn) < WEEKS);
@@ -94,7 +96,7 @@ export function spreadResets(
 			if (load[week]! < load[best]!) best = week;
 		}
 		load[best]! += minutes;
-		if (best !== from) moved.push([due.reset.id, addDays(today, best * DAYS_A_WEEK)]);
+		if (best !== from) moved.push([due.reset.id, addDays(begins, best * DAYS_A_WEEK)]);
 	}
 	return moved;
 }

@@ -1,7 +1,13 @@
 <script lang="ts">
 	import type { DueReset } from '$lib/core/upkeep';
 	import { placesOf } from '$lib/core/upkeep';
-	import type { GroupId, NookId, PersonId, Reset } from '$lib/core/model';
+	import {
+		dateFormat,
+		type GroupId,
+		type NookId,
+		type PersonId,
+		type Reset
+	} from '$lib/core/model';
 	import { dateText } from '$lib/messages/clearing';
 	import { RESET_WORDS } from '$lib/messages/steps';
 	import type { KeepDesk } from '$lib/state/keep-desk.svelte';
@@ -24,10 +30,9 @@
 		groupIds[which] = (id || null) as GroupId | null;
 		swap({ groupIds });
 	}
+	const MONTH = dateFormat({ month: 'long' });
 	const MONTHS = Array.from({ length: 12 }, (_, i) =>
-		new Intl.DateTimeFormat('en', { month: 'long', timeZone: 'UTC' }).format(
-			new Date(Date.UTC(2026, i, 1))
-		)
+		MONTH().format(new Date(Date.UTC(2026, i, 1)))
 	);
 	const two = (n: number) => String(n).padStart(2, '0');
 	function setFrom(which: 0 | 1, month: number, day: number) {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ResetWeek } from '$lib/core/upkeep';
-	import { dateText, minutesText } from '$lib/messages/clearing';
+	import { dateText, dayOfYearText, minutesText } from '$lib/messages/clearing';
 
 	interface Props {
 		weeks: readonly ResetWeek[];
@@ -28,7 +28,7 @@
 				></span>
 				<span class="limit" style:bottom="{(mostMinutes / high) * 100}%"></span>
 			</span>
-			<span class="soft text-sm">{i === 0 ? 'this week' : dateText(week.from).slice(0, -5)}</span>
+			<span class="soft text-sm">{i === 0 ? 'this week' : dayOfYearText(week.from)}</span>
 		</li>
 	{/each}
 </ol>

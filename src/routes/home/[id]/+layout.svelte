@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { page } from '$app/state';
+	import { writeAsIn } from '$lib/core/model';
 	import { stageProgress } from '$lib/core/upkeep';
 	import { troubleOf, type Trouble } from '$lib/data';
 	import { setCorrecting, setHomeStore } from '$lib/state/context';
@@ -59,6 +60,13 @@
 		};
 	});
 
+	/** How figures and dates are written here; all texts are made anew when it changes. */
+	const region = $derived.by(() => {
+		const code = store?.home.customs.region ?? null;
+		writeAsIn(code);
+		return code;
+	});
+	$effect(() => () => writeAsIn(null));
 	const stage = $derived(page.url.pathname.split('/')[3] ?? '');
 	/** A page for the door of a freezer or cabinet: one screen, no menu. */
 	const isKiosk = $derived(['kiosk', 'take', 'find'].includes(stage));
@@ -96,7 +104,7 @@
 				<StoreTrouble {store} />
 				<MendList {store} />
 				<!-- Another screen is tried anew. -->
-				{#key page.url.pathname}
+				{#key `${page.url.pathname} ${region}`}
 					<svelte:boundary>
 						{@render children()}
 						{#snippet failed(error, reset)}

@@ -2,14 +2,17 @@
 	import Download from '@lucide/svelte/icons/download';
 	import Pencil from '@lucide/svelte/icons/pencil';
 	import { listPhotos } from '$lib/data';
-	import { nextSteps, type Stage } from '$lib/core/upkeep';
-	import { TEMPLATES } from '$lib/core/survey';
-	import { STAGE_WORDS, stepText } from '$lib/messages/steps';
+	import { nextSteps } from '$lib/core/upkeep';
+	import { countText } from '$lib/messages/numbers';
+	import { STAGE_WORDS, stepPath, stepText } from '$lib/messages/steps';
 	import { now, today } from '$lib/state/clock.svelte';
 	import { newId } from '$lib/state/ids';
+	import { FirstStepsDesk } from '$lib/state/first-steps-desk.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { getDb } from '$lib/state/database';
 	import { exportHome, fileName, saveFile } from '$lib/ui/forms/save-file';
+	import FirstSteps from '$lib/ui/frame/FirstSteps.svelte';
+	import HomeCustoms from '$lib/ui/frame/HomeCustoms.svelte';
 	import HomeChoices from '$lib/ui/frame/HomeChoices.svelte';
 	import PlanView from '$lib/ui/drawing/PlanView.svelte';
 	import { STAGE_ICONS } from '$lib/ui/frame/stages';
@@ -19,7 +22,19 @@
 	const home = $derived(store.home);
 	const steps = $derived(nextSteps(home, today()));
 	const first = $derived(steps[0]);
+	const begin = new FirstStepsDesk({
+		store: getStore,
+		newId,
+		here: () => new Intl.Locale(navigator.language).maximize().region ?? null
+	});
 	const count = (record: object) => Object.keys(record).length;
+	const isEmpty = $derived(!count(home.rooms));
+	const counts = $derived([
+		countText(count(home.cabinets), 'cabinet'),
+		countText(count(home.nooks), 'place'),
+		countText(count(home.things), 'thing'),
+		countText(count(home.groups), 'group')
+	]);
 	const pictures = $derived(Object.values(home.nooks).filter(({ photoId }) => photoId).length);
 	async function exportZip() {
 		const { writeHomeZip } = await import('$lib/core/interchange/home-zip');
@@ -34,7 +49,6 @@
 		if (text) saveFile(fileName(home.name, 'keepnook.json'), text, 'application/json');
 		else await exportHome(home);
 	}
-	const link = (stage: Stage) => `/home/${home.id}/${stage}`;
 </script>
 
 <div class="grid gap-6 p-4 lg:grid-cols-[minmax(0,26rem)_minmax(0,1fr)]">
@@ -46,7 +60,7 @@
 				{@const words = stepText(step)}
 				{@const Icon = STAGE_ICONS[step.stage]}
 				<li class="rule-top">
-					<a href={link(step.stage)} class="step" class:now={step === first}>
+					<a href="/home/{home.id}/{stepPath(step)}" class="step" class:now={step === first}>
 						<span class="verb"><Icon size={18} />{STAGE_WORDS[step.stage].name}</span>
 						<span>
 							<b>{words.title}</b>
@@ -56,12 +70,12 @@
 				</li>
 			{:else}
 				<li class="rule-top py-4">
-					All done for now. Come back when something is used up or moved.
+					Nothing waits today. Come back when something is used up or moved.
 				</li>
 			{/each}
 		</ol>
 	</section>
-	<section aria-labelledby="plan" class="min-w-0">
+	<section aria-labelledby="plan" class={['min-w-0', isEmpty && 'order-first lg:order-none']}>
 		<div class="mb-2 flex flex-wrap items-baseline gap-x-4 gap-y-2">
 			<h2 id="plan" class="sr-only">{home.name}</h2>
 			<label class="flex flex-1 items-center gap-1" title="Rename this home">
@@ -78,13 +92,14 @@
 					}}
 				/>
 			</label>
-			<p class="soft measure text-sm">
-				{count(home.cabinets)} cabinets · {count(home.nooks)} places · {count(home.things)} things · {count(
-					home.groups
-				)} groups
-			</p>
-			<button class="btn ml-auto" onclick={exportCopy}><Download size={18} />Export the home</button
-			>
+			{#if !isEmpty}
+				<p class="soft measure text-sm">
+					{counts.join(' · ')}
+				</p>
+				<button class="btn ml-auto" onclick={exportCopy}
+					><Download size={18} />Export the home</button
+				>
+			{/if}
 			<span class="flex items-center gap-1 sm:hidden"><HomeChoices {store} /></span>
 			{#if pictures}
 				<button class="btn" onclick={exportZip}
@@ -94,36 +109,11 @@
 				>
 			{/if}
 		</div>
-		{#if count(home.rooms)}
+		{#if !isEmpty}
 			<PlanView {home} maxPx={540} />
+			<HomeCustoms {store} />
 		{:else}
-			<div class="py-6">
-				<h2 class="mb-1">Begin with a room</h2>
-				<p class="soft mb-3">
-					Usual cabinets at usual sizes, to be measured and put right in Walk. Or
-					<a class="link" href={link('walk')}>draw your own</a>.
-				</p>
-				<ul>
-					{#each TEMPLATES as { key, name, what } (key)}
-						<li class="rule-top flex items-center gap-3 py-2">
-							<span class="min-w-0 grow"
-								><b>{key === 'cabinet' ? 'One cabinet' : name}</b>
-								<span class="soft block text-sm">{what}</span></span
-							>
-							<button
-								class="btn"
-								aria-label="Begin with: {key === 'cabinet' ? 'one cabinet' : name.toLowerCase()}"
-								onclick={() => store.run(`${name} added`, 'addTemplate', key, newId())}
-								>Add it</button
-							>
-						</li>
-					{/each}
-				</ul>
-				<p class="mt-3">
-					<a class="link" href="{link('walk')}/people">Say who lives there</a>, so that nothing
-					stands out of their reach.
-				</p>
-			</div>
+			<FirstSteps desk={begin} />
 		{/if}
 	</section>
 </div>

@@ -54,6 +54,7 @@
 						'image/svg+xml'
 					)
 				);
+			desk.notePrinted();
 		} catch (error) {
 			failed = error instanceof Error ? error.message : String(error);
 		}
@@ -97,6 +98,12 @@
 				>{:else if !desk.sets.includes('containers')}<a class="link" href="/home/{home.id}/fit"
 					>Containers get theirs once they are kept in Fit</a
 				>{/if}
+			{#if desk.unprinted.length}
+				<label class="flex items-center gap-1.5"
+					><input class="checkbox" type="checkbox" bind:checked={desk.onlyUnprinted} />only the {desk
+						.unprinted.length} not printed yet</label
+				>
+			{/if}
 			{#if desk.lookAt.length}
 				<label class="flex items-center gap-1.5"
 					><input class="checkbox" type="checkbox" bind:checked={desk.onlyChanged} />only the {desk

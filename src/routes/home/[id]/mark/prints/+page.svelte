@@ -52,8 +52,8 @@
 				class="select"
 				value={paper}
 				onchange={(event) =>
-					getStore().run('paper', 'changeHome', {
-						customs: { paper: event.currentTarget.value as Paper }
+					getStore().run('paper', 'changeCustoms', {
+						paper: event.currentTarget.value as Paper
 					})}><option value="A4">A4</option><option value="Letter">Letter</option></select
 			></label
 		>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import ChefHat from '@lucide/svelte/icons/chef-hat';
 	import Plus from '@lucide/svelte/icons/plus';
-	import { MEAL_SLOTS } from '$lib/core/model';
+	import { dateFormat, MEAL_SLOTS } from '$lib/core/model';
 	import { dateText, daysText } from '$lib/messages/clearing';
 	import { countText } from '$lib/messages/numbers';
 	import { missingText, SLOT_WORDS } from '$lib/messages/turning';
@@ -20,9 +20,9 @@
 	const desk = new MealsDesk({ ...turnDeps(getStore), runner: createMealsClient() });
 	$effect(() => () => desk.stop());
 	const days = $derived([...new Set(desk.cells.map(({ on }) => on))]);
-	const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' });
+	const WEEKDAY = dateFormat({ weekday: 'long' });
 	const dayName = (on: string) =>
-		on === today() ? 'Today' : WEEKDAY.format(new Date(`${on}T00:00:00Z`));
+		on === today() ? 'Today' : WEEKDAY().format(new Date(`${on}T00:00:00Z`));
 </script>
 
 <Bench

@@ -15,10 +15,12 @@
 	const home = $derived(store.home);
 	const tape = new Tape(() => getStore(), standInMeter);
 	onDestroy(() => tape.quiet());
-	let assumed = $state(false);
+	let alsoEstimates = $state(false);
+	const missing = $derived(tapeSteps(home).length);
+	/** Where nothing is missing, the estimates are what is left to measure. */
+	const assumed = $derived(alsoEstimates || !missing);
 	const steps = $derived(tapeSteps(home, { assumed }));
 	const allAssumed = $derived(tapeSteps(home, { assumed: true }).length);
-	const missing = $derived(tapeSteps(home).length);
 	/** One line a nook, with its sides. */
 	const lines = $derived.by(() => {
 		const byNook = new Map<string, { place: NookPlace; words: string[] }>();
@@ -71,10 +73,12 @@
 			<button class="btn btn-primary" onclick={() => tape.begin(assumed)} disabled={!steps.length}
 				>Go through them one by one</button
 			>
-			<label class="flex min-h-11 items-center gap-2"
-				><input type="checkbox" class="checkbox" bind:checked={assumed} />Also the {allAssumed -
-					missing} sizes that are estimated, not measured</label
-			>
+			{#if missing}
+				<label class="flex min-h-11 items-center gap-2"
+					><input type="checkbox" class="checkbox" bind:checked={alsoEstimates} />Also the {allAssumed -
+						missing} sizes that are estimated, not measured</label
+				>
+			{/if}
 		</div>
 		<p class="soft mb-3">
 			In walking order. Measure inside, in three places, and keep the smallest; cabinets are seldom
