@@ -1,5 +1,14 @@
-import type { Home, Reset } from '../core/model';
-import type { DueReset, Moment, ResetFound } from '../core/upkeep';
+import { formatMoney, type Home, type Reset } from '../core/model';
+import type {
+	DueReset,
+	HomeSummary,
+	Moment,
+	ResetFound,
+	TakeOverPart,
+	WorkStage
+} from '../core/upkeep';
+import { daysText, minutesText } from './clearing';
+import { countText, wholeText } from './numbers';
 import { RESET_WORDS } from './steps';
 import { BAND_WORDS } from './survey';
 
@@ -50,4 +59,46 @@ export function replyText(is: 'right' | 'almost' | 'wrong', group: string, place
 	return is === 'almost'
 		? `The right cabinet. ${group} is in ${place}.`
 		: `No: ${group} is in ${place}. It comes again.`;
+}
+
+export const WORK_STAGE_WORDS: Readonly<Record<WorkStage, string>> = {
+	walk: 'Walk',
+	clear: 'Clear',
+	sort: 'Sort',
+	place: 'Place',
+	fit: 'Fit',
+	mark: 'Mark',
+	turn: 'Turn',
+	keep: 'Keep',
+	shop: 'Shopping'
+};
+export const TAKE_OVER_WORDS: Readonly<Record<TakeOverPart, { name: string; what: string }>> = {
+	people: { name: 'People and pets', what: 'those who are not here yet' },
+	ways: {
+		name: 'Ways of working',
+		what: 'schools, allowances and weights, where kinds belong'
+	},
+	containers: {
+		name: 'Kinds of container',
+		what: 'those that are not here yet, none of them owned'
+	},
+	words: { name: 'Words of labels', what: 'said in the place of proposed ones' }
+};
+/** What waits in a home, in a line or less; empty: nothing does. */
+export function summaryText({ resetsDue, nextResetDays, past, soon }: HomeSummary): string {
+	const parts = [
+		resetsDue ? `${countText(resetsDue, 'reset')} due` : '',
+		past ? `${wholeText(past)} past their date` : '',
+		soon ? `${wholeText(soon)} to use within a week` : '',
+		!resetsDue && nextResetDays !== null ? `next reset ${daysText(nextResetDays)}` : ''
+	];
+	return parts.filter(Boolean).join(' · ');
+}
+/** Hours and materials that went into a home; empty: none are known. */
+export function spentText({ minutes, materialsMinor, currency }: HomeSummary): string {
+	const parts = [
+		minutes >= 1 ? minutesText(minutes) : '',
+		materialsMinor ? `${formatMoney(materialsMinor, currency)} of materials` : ''
+	];
+	return parts.filter(Boolean).join(', ');
 }

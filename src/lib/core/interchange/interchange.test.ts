@@ -217,7 +217,8 @@ describe('versions', () => {
 		const result = readHomeFile(text);
 		expect(result.ok).toBe(true);
 		if (!result.ok) return;
-		const { customs, pictures, workTimes, materials, printed } = result.home;
+		const { customs, pictures, workTimes, materials, printed, labelWords } = result.home;
+		expect(labelWords).toEqual({ Pasta: 'Noodles of all kinds' });
 		expect(printed).toEqual({ 'label-1': 'Rice' });
 		expect(customs).toEqual({ region: 'US', paper: 'Letter', weekStart: 'sunday' });
 		expect(Object.values(pictures).map(({ when }) => when)).toEqual(['before', 'after']);

@@ -10,6 +10,7 @@ export function toVersion10(home: unknown): unknown {
 		pictures: {},
 		workTimes: {},
 		materials: {},
+		labelWords: {},
 		printed: {},
 		...from,
 		customs: {

@@ -44,6 +44,7 @@ const isSame = (a: readonly string[], b: readonly string[]) =>
 /** What labels hang on. */
 export const LABEL_KEYS = [
 	'marks',
+	'labelWords',
 	'fitPlans',
 	'nooks',
 	'groups',

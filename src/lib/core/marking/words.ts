@@ -110,7 +110,8 @@ export function bareOnes(all: readonly Marked[]): Set<string> {
 /** Words of the household's own, with the place where they were said. */
 export interface Learned {
 	readonly text: string;
-	readonly nookId: string;
+	/** null: in another home. */
+	readonly nookId: string | null;
 }
 
 /**
@@ -118,10 +119,12 @@ export interface Learned {
  * others. In the same place they tell one bin from the next.
  */
 export function learnedWords(
-	home: Pick<Home, 'marks'>,
+	home: Pick<Home, 'marks' | 'labelWords'>,
 	proposed: ReadonlyMap<string, string>
 ): Map<string, Learned> {
-	const learned = new Map<string, Learned>();
+	const learned = new Map<string, Learned>(
+		Object.entries(home.labelWords).map(([words, text]) => [words, { text, nookId: null }])
+	);
 	for (const mark of Object.values(home.marks).sort((a, b) => (a.id < b.id ? -1 : 1))) {
 		const id = mark.placementId ? `${mark.nookId}/${mark.placementId}` : mark.nookId;
 		const words = proposed.get(id);

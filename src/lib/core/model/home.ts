@@ -108,6 +108,8 @@ export const HomeHead = z.strictObject({
 	/** Where kinds belong here, other than the usual: one row a kind and kind of place. */
 	belongs: z.array(BelongsHere),
 	pins: z.array(Pin),
+	/** Words of labels that were said in another home, by those that would be proposed. */
+	labelWords: z.record(z.string().max(MOST_LETTERS), z.string().max(MOST_LETTERS)),
 	/** What was last printed on each label, by its id. */
 	printed: z.record(z.string().max(200), z.string().max(MOST_LETTERS)),
 	activePlanId: PlanId.nullable()

@@ -42,6 +42,7 @@ export function makeHome({ id, name, now, units = 'mm', currency = 'EUR' }: Make
 		settings: structuredClone(DEFAULT_SETTINGS),
 		belongs: [],
 		pins: [],
+		labelWords: {},
 		printed: {},
 		readings: {},
 		activePlanId: null

@@ -11,7 +11,11 @@
 	} from '$lib/core/clearing';
 	import { NookId } from '$lib/core/model';
 	import { estimateText, minutesText } from '$lib/messages/clearing';
-	import { now } from '$lib/state/clock.svelte';
+	import { now, today } from '$lib/state/clock.svelte';
+	import { getDb } from '$lib/state/database';
+	import { PicturesDesk } from '$lib/state/pictures-desk.svelte';
+	import { shrinkPhoto } from '$lib/state/shrink-photo';
+	import PicturePair from './PicturePair.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import { keysEverywhere } from '$lib/state/page-keys.svelte';
@@ -28,6 +32,14 @@
 	const store = $derived(getStore());
 	const home = $derived(store.home);
 	const name = $derived(home.nooks[nookId]?.name ?? '');
+	const pictures = new PicturesDesk({
+		store: getStore,
+		db: getDb,
+		newId,
+		now,
+		today,
+		shrink: shrinkPhoto
+	});
 	const clock = ticking();
 	const estimate = $derived(estimatePlace(home, nookId));
 	const session = $derived(openSession(home, nookId));
@@ -113,6 +125,8 @@
 			</ul>
 		</details>
 	{/if}
+	{#if session}<PicturePair desk={pictures} {nookId} small />{/if}
+	{#if pictures.wrong}<p role="alert" class="text-error">{pictures.wrong}</p>{/if}
 	{#if others.length}
 		<p class="others">
 			<span class="soft">Half done:</span>

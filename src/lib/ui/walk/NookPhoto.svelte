@@ -2,13 +2,13 @@
 	import Camera from '@lucide/svelte/icons/camera';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { IdText } from '$lib/core/model';
-	import { getPhoto, putPhoto } from '$lib/data';
-	import { photoIssueText } from '$lib/messages/files';
 	import { now } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { getDb } from '$lib/state/database';
 	import { newId } from '$lib/state/ids';
+	import { keepPhoto } from '$lib/state/keep-photo';
 	import { shrinkPhoto } from '$lib/state/shrink-photo';
+	import StoredPhoto from '$lib/ui/forms/StoredPhoto.svelte';
 	import PictureSize from './PictureSize.svelte';
 
 	let { nookId }: { nookId: string } = $props();
@@ -16,7 +16,6 @@
 	const store = $derived(getStore());
 	const nook = $derived(store.home.nooks[nookId]);
 	let url = $state('');
-	let missing = $state(false);
 	/** The picture is shown larger, to be measured in. */
 	let isSizing = $state(false);
 	let said = $state('');
@@ -24,45 +23,13 @@
 
 	const set = (photoId: string | null, words: string) =>
 		store.run(words, 'changeNook', nookId, { photoId: photoId && IdText.parse(photoId) });
-	$effect(() => {
-		const id = nook?.photoId;
-		const homeId = store.home.id;
-		let gone = false;
-		let made = '';
-		missing = false;
-		url = '';
-		if (id)
-			void getDb()
-				.then((db) => getPhoto(db, homeId, id))
-				.then((row) => {
-					if (gone) return;
-					missing = !row;
-					if (row) url = made = URL.createObjectURL(new Blob([row.bytes], { type: row.type }));
-				});
-		return () => {
-			gone = true;
-			if (made) URL.revokeObjectURL(made);
-		};
-	});
 	async function take(file: File) {
 		said = wrong = '';
-		const shrunk = await shrinkPhoto(file);
-		if (!shrunk.ok) return void (wrong = photoIssueText(shrunk.issue));
-		const id = newId();
-		const { bytes, from, to } = shrunk.photo;
-		try {
-			await putPhoto(await getDb(), {
-				homeId: store.home.id,
-				id,
-				type: 'image/jpeg',
-				bytes,
-				addedAt: now()
-			});
-		} catch (error) {
-			wrong = `The picture was not stored: ${error instanceof Error ? error.message : String(error)}. Free some space and take it again; the old picture stays.`;
-			return;
-		}
-		set(id, `picture of ${nook?.name ?? 'the place'}`);
+		const deps = { db: getDb, now, newId, shrink: shrinkPhoto };
+		const kept = await keepPhoto(deps, store.home.id, file);
+		if (!kept.ok) return void (wrong = kept.wrong);
+		const { bytes, from, to } = kept.photo;
+		set(kept.id, `picture of ${nook?.name ?? 'the place'}`);
 		said =
 			from.widthPx > to.widthPx
 				? `Shrunk from ${from.widthPx} × ${from.heightPx} to ${to.widthPx} × ${to.heightPx}, ${Math.ceil(bytes.byteLength / 1000)} kB.`
@@ -73,16 +40,18 @@
 {#if nook}
 	<section class="rule-top py-3" aria-label="Picture">
 		<h3 class="mb-2">Picture</h3>
-		{#if url && !isSizing}<img
-				src={url}
-				alt="{nook.name}, as it was"
-				class="mb-2 max-h-60 w-full object-contain"
-			/>
-		{:else if missing}<p class="mb-2">
-				The picture is not in this browser. Export the home with its pictures where it is, and
-				import it here.
-			</p>{/if}
-		{#if url}
+		{#if nook.photoId}
+			<div class:hidden={isSizing}>
+				<StoredPhoto
+					homeId={store.home.id}
+					photoId={nook.photoId}
+					alt="{nook.name}, as it was"
+					class="mb-2 max-h-60 w-full object-contain"
+					bind:url
+				/>
+			</div>
+		{/if}
+		{#if nook.photoId && url}
 			<details class="mb-2" bind:open={isSizing}>
 				<summary class="min-h-11 cursor-pointer py-2">Size from this picture (experimental)</summary
 				>

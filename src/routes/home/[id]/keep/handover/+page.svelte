@@ -10,6 +10,8 @@
 	import { TablesDesk } from '$lib/state/tables-desk.svelte';
 	import { turnDeps } from '$lib/state/turn-deps';
 	import { fileName, mayShare, saveFile, shareFile } from '$lib/ui/forms/save-file';
+	import TakeOver from '$lib/ui/keep/TakeOver.svelte';
+	import { TakeOverDesk } from '$lib/state/take-over-desk.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import TableExchange from '$lib/ui/keep/TableExchange.svelte';
 	import KeepHead from '$lib/ui/keep/KeepHead.svelte';
@@ -18,6 +20,7 @@
 	const deps = turnDeps(getStore);
 	const desk = new HandOverDesk({ ...deps, db: getDb });
 	const tables = new TablesDesk(deps);
+	const taking = new TakeOverDesk({ ...deps, db: getDb });
 	const home = $derived(desk.home);
 	$effect(() => {
 		const copy = takeCopy(getStore().home.id);
@@ -77,6 +80,7 @@
 	<section class="rule-top mt-6 max-w-5xl pt-4" aria-label="As a table">
 		<TableExchange desk={tables} />
 	</section>
+	<TakeOver desk={taking} />
 	<section class="rule-top mt-6 max-w-5xl pt-4" aria-label="For everybody in the house">
 		<h2>For everybody in the house</h2>
 		<p class="soft mb-2">

@@ -6,6 +6,14 @@
 	import { countText, wholeText } from '$lib/messages/numbers';
 	import { reportMarkdown } from '$lib/messages/report';
 	import { today } from '$lib/state/clock.svelte';
+	import { HoursDesk } from '$lib/state/hours-desk.svelte';
+	import { PicturesDesk } from '$lib/state/pictures-desk.svelte';
+	import { shrinkPhoto } from '$lib/state/shrink-photo';
+	import { turnDeps } from '$lib/state/turn-deps';
+	import { getDb } from '$lib/state/database';
+	import { nooksInOrder } from '$lib/core/survey';
+	import HoursAndMaterials from '$lib/ui/keep/HoursAndMaterials.svelte';
+	import PicturePair from '$lib/ui/clear/PicturePair.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { RecordDesk } from '$lib/state/record-desk.svelte';
 	import Chart, { type ChartOption } from '$lib/ui/charts/Chart.svelte';
@@ -16,6 +24,15 @@
 	const getStore = getHomeStore();
 	const desk = new RecordDesk({ store: getStore, today });
 	const home = $derived(desk.home);
+	const deps = turnDeps(getStore);
+	const hours = new HoursDesk(deps);
+	const pictures = new PicturesDesk({ ...deps, db: getDb, shrink: shrinkPhoto });
+	const places = $derived(nooksInOrder(home));
+	let placeId = $state('');
+	/** The place that was chosen, and those with pictures. */
+	const shownPlaces = $derived([
+		...new Set([placeId, ...pictures.pairs.map(({ nookId }) => nookId)].filter(Boolean))
+	]);
 	const money = (minor: number) => formatMoney(minor, home.currency);
 	let failed = $state('');
 	const option: ChartOption = ({ ink, line, accent, text }) => ({
@@ -147,6 +164,31 @@
 			{:else}<p class="soft">Nothing decided yet. Your decisions in Clear are counted here.</p>{/if}
 		</section>
 	</div>
+	<div class="mt-4"><HoursAndMaterials desk={hours} /></div>
+	<section class="mt-4" aria-label="Before and after">
+		<h2>Before and after</h2>
+		<p class="soft mb-2 text-sm">
+			A picture of a place before it is cleared, and one from the same spot when it is done.
+		</p>
+		<select
+			class="select mb-2"
+			aria-label="Place to take a picture of"
+			value={placeId}
+			onchange={(event) => (placeId = event.currentTarget.value)}
+		>
+			<option value="">choose a place</option>
+			{#each places as { nook } (nook.id)}<option value={nook.id}>{nook.name}</option>{/each}
+		</select>
+		{#if pictures.wrong}<p role="alert" class="text-error mb-2">{pictures.wrong}</p>{/if}
+		<div class="grid gap-4 lg:grid-cols-2">
+			{#each shownPlaces as nookId (nookId)}
+				<div>
+					<h3>{home.nooks[nookId]?.name}</h3>
+					<PicturePair desk={pictures} {nookId} />
+				</div>
+			{/each}
+		</div>
+	</section>
 	<section class="mt-4 max-w-3xl" aria-label="For the report">
 		<label
 			><h2>In your own words</h2>

@@ -1,0 +1,47 @@
+import { HOME_VERSION } from '../core/model';
+import type { HomeSummary } from '../core/upkeep';
+import { loadHome, type Db, type HomeRow } from '../data';
+
+export interface SummariesDeps {
+	readonly db: () => Promise<Db>;
+	/** ISO instant. */
+	readonly now: () => string;
+	/** ISO date. */
+	readonly today: () => string;
+}
+
+/** What waits in each home of this browser, read one after the other once the list is on screen. */
+export class HomeSummaries {
+	readonly #deps: SummariesDeps;
+	#found = $state.raw<Readonly<Record<string, HomeSummary>>>({});
+	/** A newer look at the list ends an older one. */
+	#turn = 0;
+
+	constructor(deps: SummariesDeps) {
+		this.#deps = deps;
+	}
+	/** undefined: not read yet, or a home that an earlier program wrote and nobody has opened since. */
+	of(homeId: string): HomeSummary | undefined {
+		return this.#found[homeId];
+	}
+	async look(rows: readonly HomeRow[]): Promise<void> {
+		const turn = ++this.#turn;
+		const { homeSummary } = await import('../core/upkeep');
+		for (const { id, version } of rows) {
+			// Homes of an earlier layout are carried up when they are opened, not for being looked at.
+			if (version !== HOME_VERSION) continue;
+			const loaded = await this.#read(id);
+			if (turn !== this.#turn) return;
+			if (loaded) this.#found = { ...this.#found, [id]: homeSummary(loaded, this.#deps.today()) };
+		}
+	}
+	async #read(id: string) {
+		try {
+			const loaded = await loadHome(await this.#deps.db(), id, this.#deps.now());
+			return loaded.ok ? loaded.home : null;
+		} catch {
+			// A home that cannot be read says so when it is opened.
+			return null;
+		}
+	}
+}
