@@ -54,6 +54,7 @@ export function fieldText({ field, value, boxes }: FieldLine): { name: string; v
 export const DOCUMENT_NAMES = {
 	binder: 'The whole binder',
 	'door-maps': 'Door maps, a page per cabinet',
+	where: 'Where is it? Drawings and an index by letter',
 	notes: 'Notes for the doors, to cut out',
 	freezer: 'Freezer lid sheet',
 	'use-first': 'Use-first list',

@@ -26,6 +26,7 @@
 		{#each EXCHANGED_KEYS as key (key)}
 			<button
 				class="btn join-item"
+				class:btn-primary={desk.which === key}
 				aria-pressed={desk.which === key}
 				onclick={() => (desk.which = key)}>{EXCHANGED[key].title}</button
 			>

@@ -10,11 +10,13 @@ import { homeReport } from '$lib/messages/report';
 import { amountText } from '$lib/messages/turning';
 import { frontGeometry } from '../drawing/front-geometry';
 import { binderOf, Doc } from './doc';
+import { whereIndex } from './where-index';
 
 /** The prints of a home, by name. */
 export const DOCUMENTS = [
 	'binder',
 	'door-maps',
+	'where',
 	'notes',
 	'freezer',
 	'use-first',
@@ -287,6 +289,7 @@ export function documentPages(
 	if (kind === 'binder')
 		return binderOf(home.name, `Kept with Keep Nook, ${dateText(today)}`, paper, [
 			{ name: 'What is behind each door', make: (doc) => doorMaps(doc, home, true) },
+			{ name: 'Where is it?', make: (doc) => whereIndex(doc, home) },
 			{ name: 'Notes for the doors', make: (doc) => doorNotes(doc, home), isBrief: true },
 			{ name: 'Freezers', make: (doc) => freezerSheets(doc, home, today) },
 			{
@@ -298,6 +301,7 @@ export function documentPages(
 	const doc = new Doc(paper, `${home.name}, ${dateText(today)}`);
 	const makers: Record<Exclude<DocumentKind, 'binder'>, () => void> = {
 		'door-maps': () => doorMaps(doc, home, false),
+		where: () => whereIndex(doc, home),
 		notes: () => doorNotes(doc, home),
 		freezer: () => freezerSheets(doc, home, today),
 		'use-first': () => useFirstList(doc, home, today),

@@ -4,11 +4,12 @@ import { imposeLabels, LABEL_SHEETS, type LabelPrint } from '$lib/core/marking';
 import { CAP_SHARE, type PrintPage } from '$lib/core/printing';
 import { NOW, TODAY } from '$lib/core/fixtures/tiny-home';
 import { adoptPlan, DEFAULT_PLACE, placeHome, toZonePlan } from '$lib/core/zoning';
-import { applyEdit } from '$lib/core/model';
+import { applyEdit, stock } from '$lib/core/model';
 import { demoHome } from '$lib/data/demo';
 import { binderOf, Doc } from './doc';
 import { documentPages, DOCUMENTS } from './documents';
 import { pagesPdf } from './print-pdf';
+import { numbersOf, whereLines } from './where-index';
 
 const font = (name: string) =>
 	readFileSync(new URL(`../../../../static/fonts/${name}.ttf`, import.meta.url)).toString('base64');
@@ -152,6 +153,35 @@ describe('prints of a home', () => {
 		expect(said(documentPages(home, 'medicines', 'A4', TODAY)).join(' ')).toContain(
 			'antihistamine'
 		);
+	});
+	it('the index names everything that has a place once, with the number that stands in the drawing', () => {
+		const numbers = numbersOf(home);
+		const lines = whereLines(home);
+		expect(new Set(lines.map(({ name }) => name)).size).toBe(lines.length);
+		expect([...lines].map(({ name }) => name)).toEqual(
+			lines
+				.map(({ name }) => name)
+				.sort((a, b) => a.localeCompare(b, 'en', { sensitivity: 'base' }))
+		);
+		for (const { thingId, nookId } of stock(home)) {
+			if (!nookId) continue;
+			const line = lines.find(({ name }) => name === home.things[thingId]!.name)!;
+			expect(line.numbers).toContain(numbers.get(nookId));
+		}
+		const pages = documentPages(home, 'where', 'A4', TODAY);
+		const words = pages.flatMap(({ items }) =>
+			items.flatMap((item) => (item.kind === 'text' ? [item] : []))
+		);
+		// Every place has its number in a drawing, and every line stands on the paper.
+		for (const number of numbers.values())
+			expect(words.some(({ text }) => text === String(number))).toBe(true);
+		for (const { xMm, yMm } of words) {
+			expect(xMm).toBeGreaterThan(10);
+			expect(xMm).toBeLessThanOrEqual(210);
+			expect(yMm).toBeLessThan(297);
+		}
+		const index = words.filter(({ face, sizeMm }) => face === 'plain' && sizeMm === 3.3);
+		expect(index).toHaveLength(lines.length);
 	});
 	it('says when there is nothing, and begins a new page when one is full', () => {
 		const doc = new Doc('A4', 'foot');
