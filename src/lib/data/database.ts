@@ -67,6 +67,20 @@ export interface WreckRow {
 	readonly raw: unknown;
 }
 
+/** What the browser gives of a file that a person chose to be written to. */
+export interface FileHandle {
+	readonly name: string;
+	createWritable(): Promise<{ write(text: string): Promise<void>; close(): Promise<void> }>;
+	queryPermission?(access: { readonly mode: 'readwrite' }): Promise<PermissionState>;
+	requestPermission?(access: { readonly mode: 'readwrite' }): Promise<PermissionState>;
+}
+/** A file of a person's own that a home is written to. */
+export interface KeptFileRow {
+	readonly homeId: string;
+	readonly id: string;
+	readonly handle: FileHandle;
+}
+
 export interface KeepNookDb extends DBSchema {
 	homes: { key: string; value: HomeRow };
 	records: { key: [string, string, string]; value: RecordRow };
@@ -75,6 +89,7 @@ export interface KeepNookDb extends DBSchema {
 	photos: { key: [string, string]; value: PhotoRow };
 	wrecks: { key: [string, string]; value: WreckRow };
 	commons: { key: [string, string]; value: CommonRow };
+	keptFiles: { key: [string, string]; value: KeptFileRow };
 }
 export type Db = IDBPDatabase<KeepNookDb>;
 /** Stores whose rows belong to one home. */
@@ -84,12 +99,13 @@ export const HOME_STORES = [
 	'changes',
 	'photos',
 	'wrecks',
-	'commons'
+	'commons',
+	'keptFiles'
 ] as const;
 
 export const DB_NAME = 'keepnook';
 /** Layout of the stores; a ladder in `upgrade`, apart from the migration of records. */
-export const DB_VERSION = 4;
+export const DB_VERSION = 5;
 /** Opening takes milliseconds; after this long something holds it up, ms. */
 const PATIENCE_MS = 8000;
 
@@ -131,6 +147,7 @@ export function openDatabase(events: DbEvents = {}): Promise<Db> {
 				db.createObjectStore('wrecks', { keyPath: ['homeId', 'at'] });
 			}
 			if (from < 4) db.createObjectStore('commons', { keyPath: ['homeId', 'id'] });
+			if (from < 5) db.createObjectStore('keptFiles', { keyPath: ['homeId', 'id'] });
 		},
 		blocked: () => {
 			blocked = true;

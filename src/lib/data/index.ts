@@ -5,6 +5,7 @@ export {
 	type ChangeRow,
 	type Db,
 	type DbEvents,
+	type FileHandle,
 	type HistoryRow,
 	type HomeRow,
 	type PhotoRow
@@ -33,5 +34,6 @@ export {
 export { listCommons, putCommon } from './commons';
 export { openTabs, tellReplaced, type TabMessage, type Tabs } from './tabs';
 export { DEMO_ID } from './demo-id';
+export { dropKeptFile, getKeptFile, putKeptFile } from './kept-files';
 export { getPhoto, listPhotos, putPhoto, sweepPhotos } from './photos';
 export { troubleOf, type Trouble, type TroubleCode } from './trouble';

@@ -1,4 +1,5 @@
 import type { Home } from '$lib/core/model';
+import type { FileHandle } from '$lib/data';
 
 /** Hands a made file to the browser to save. */
 export function saveFile(name: string, content: string | ArrayBuffer, type: string): void {
@@ -41,4 +42,23 @@ export function fileName(name: string, ending: string): string {
 export async function exportHome(home: Home): Promise<void> {
 	const { writeHomeFile } = await import('$lib/core/interchange');
 	saveFile(fileName(home.name, 'keepnook.json'), writeHomeFile(home), 'application/json');
+}
+
+interface WithPicker {
+	showSaveFilePicker?: (options: object) => Promise<FileHandle>;
+}
+/** Lets a person choose a file of their own to be written to again and again; undefined where a browser cannot. */
+export function filePicker(): ((name: string) => Promise<FileHandle | null>) | undefined {
+	const pick =
+		typeof window === 'undefined' ? undefined : (window as WithPicker).showSaveFilePicker;
+	if (!pick) return undefined;
+	return async (suggestedName) => {
+		try {
+			const types = [{ description: 'Home file', accept: { 'application/json': ['.json'] } }];
+			return await pick({ suggestedName, types });
+		} catch (error) {
+			if (error instanceof DOMException && error.name === 'AbortError') return null;
+			throw error;
+		}
+	};
 }

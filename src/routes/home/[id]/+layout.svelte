@@ -1,16 +1,20 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { page } from '$app/state';
 	import { writeAsIn } from '$lib/core/model';
 	import { stageProgress } from '$lib/core/upkeep';
 	import { troubleOf, type Trouble } from '$lib/data';
-	import { setCorrecting, setHomeStore } from '$lib/state/context';
+	import { setCorrecting, setHomeStore, setKeptFile } from '$lib/state/context';
 	import { CorrectDesk } from '$lib/state/correct-desk.svelte';
 	import { HomeStore, type OpenFailure } from '$lib/state/home-store.svelte';
+	import { afterPause, KeptFile } from '$lib/state/kept-file.svelte';
+	import { getDb } from '$lib/state/database';
+	import { filePicker } from '$lib/ui/forms/save-file';
 	import { Later } from '$lib/state/later.svelte';
 	import { newId } from '$lib/state/ids';
 	import { openHomes } from '$lib/state/homes';
 	import { keysEverywhere, listenForKeys } from '$lib/state/page-keys.svelte';
-	import { today } from '$lib/state/clock.svelte';
+	import { now, today } from '$lib/state/clock.svelte';
 	import { screenTitle } from '$lib/messages/screens';
 	import TagPatterns from '$lib/ui/drawing/TagPatterns.svelte';
 	import CorrectSheet from '$lib/ui/frame/CorrectSheet.svelte';
@@ -29,6 +33,23 @@
 	setHomeStore(() => store!);
 	const correcting = new CorrectDesk({ store: () => store!, newId, today });
 	setCorrecting(() => correcting);
+
+	const keptFile = new KeptFile({
+		db: getDb,
+		now,
+		pick: filePicker(),
+		write: async (home) => (await import('$lib/core/interchange')).writeHomeFile(home),
+		paused: afterPause
+	});
+	setKeptFile(() => keptFile);
+	$effect(() => {
+		const shown = store;
+		void keptFile.show(shown ? untrack(() => shown.home) : null);
+		return () => keptFile.leave();
+	});
+	$effect(() => {
+		if (store) keptFile.touch(store.home);
+	});
 
 	async function open(id: string): Promise<HomeStore | null> {
 		try {
@@ -85,6 +106,9 @@
 	]);
 </script>
 
+<svelte:document
+	onvisibilitychange={() => document.visibilityState === 'hidden' && void keptFile.flush()}
+/>
 <svelte:head
 	>{#if store}<title>{screenTitle(page.url.pathname)} · {store.home.name} · Keep Nook</title
 		>{/if}</svelte:head

@@ -10,6 +10,7 @@
 	import { TablesDesk } from '$lib/state/tables-desk.svelte';
 	import { turnDeps } from '$lib/state/turn-deps';
 	import { fileName, mayShare, saveFile, shareFile } from '$lib/ui/forms/save-file';
+	import KeptFilePart from '$lib/ui/keep/KeptFilePart.svelte';
 	import TakeOver from '$lib/ui/keep/TakeOver.svelte';
 	import { TakeOverDesk } from '$lib/state/take-over-desk.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
@@ -61,6 +62,7 @@
 						><Share2 size={18} />Share</button
 					>{/if}
 			</div>
+			<KeptFilePart />
 		</section>
 		<section aria-label="Take a copy back in">
 			<h2>Take a copy back in</h2>
