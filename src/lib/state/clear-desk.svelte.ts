@@ -46,6 +46,10 @@ export interface ClearDeskDeps {
 	readonly today: () => string;
 	/** The place to begin at; null: where most is past its date. */
 	readonly placeAsked?: string | null;
+	/** Whether a thing is looked at on this visit; left out: all are. */
+	readonly meant?: (thing: Thing) => boolean;
+	/** Whether a piece of advice counts on this visit; left out: all do. */
+	readonly heeds?: (advice: Advice) => boolean;
 	/** Decisions from this instant on count as made now: when a reset was begun; left out: the visit begins it. */
 	readonly since?: string | null;
 	readonly afterwards?: Afterwards;
@@ -133,10 +137,21 @@ export class ClearDesk {
 		return most?.id ?? null;
 	});
 	nook = $derived.by(() => (this.nookId ? this.home.nooks[this.nookId] : undefined));
-	lots = $derived.by(() => lotsIn(this.home, this.nookId));
-	open = $derived.by(
-		(): ReadonlySet<string> => new Set(undecidedLots(this.home, this.nookId, this.#since))
-	);
+	lots = $derived.by((): readonly Lot[] => {
+		const lots = lotsIn(this.home, this.nookId);
+		const { meant } = this.#deps;
+		if (!meant) return lots;
+		return lots.filter(({ thingId }) => {
+			const thing = this.home.things[thingId];
+			return !thing || meant(thing);
+		});
+	});
+	open = $derived.by((): ReadonlySet<string> => {
+		const all = undecidedLots(this.home, this.nookId, this.#since);
+		if (!this.#deps.meant) return new Set(all);
+		const own = new Set<string>(this.lots.map(({ id }) => id));
+		return new Set([...all].filter((id) => own.has(id)));
+	});
 	get #made() {
 		return Object.values(this.home.decisions).filter(({ at }) => at >= this.#since);
 	}
@@ -155,10 +170,13 @@ export class ClearDesk {
 		const { home, lots } = this;
 		const today = this.#deps.today();
 		const overFull = this.tooMany !== null;
+		const { heeds = () => true } = this.#deps;
 		return new Map(
 			lots.flatMap((lot) => {
 				const thing = home.things[lot.thingId];
-				return thing ? [[lot.id as string, adviseLot({ home, lot, thing, today, overFull })]] : [];
+				return thing
+					? [[lot.id as string, adviseLot({ home, lot, thing, today, overFull }).filter(heeds)]]
+					: [];
 			})
 		);
 	});

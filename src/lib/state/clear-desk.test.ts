@@ -19,7 +19,11 @@ const nookOf = (name: string): string =>
 const SINK = nookOf('Sink cabinet');
 const BASE = nookOf('Base cabinet');
 
-function desk(home: Home, placeAsked: string | null = BASE) {
+function desk(
+	home: Home,
+	placeAsked: string | null = BASE,
+	asked: Partial<ConstructorParameters<typeof ClearDesk>[0]> = {}
+) {
 	const store = new DeskStore(home);
 	const newId = counter('d');
 	let minute = 0;
@@ -29,12 +33,41 @@ function desk(home: Home, placeAsked: string | null = BASE) {
 		now: () => new Date(Date.parse(NOW) + 60_000 * ++minute).toISOString(),
 		today: () => TODAY,
 		placeAsked,
-		afterwards: (call) => (call(), () => {})
+		afterwards: (call) => (call(), () => {}),
+		...asked
 	});
 	return { store, desk: made };
 }
 const stocked = (lines: readonly string[], nookId = BASE) => withLines(kitchen, lines, nookId);
 const nameOf = ({ desk: { thing } }: { desk: ClearDesk }) => thing?.name;
+
+describe('the pile of a reset', () => {
+	const home = stocked(['2 tins chopped tomatoes bb 03/25', '1 saucepan', '2 jars honey']);
+	it('has what the reset is for, and nothing that stands beside it', () => {
+		const { desk: all } = desk(home);
+		expect(all.lots).toHaveLength(3);
+		const { desk: food } = desk(home, BASE, {
+			meant: ({ category }) => category.startsWith('food.')
+		});
+		expect(food.lots).toHaveLength(2);
+		expect(food.open.size).toBe(2);
+		food.keepPlain();
+		expect([...food.verdicts.keys()].every((id) => food.lots.some((lot) => lot.id === id))).toBe(
+			true
+		);
+	});
+	it('heeds the advice that the reset is about', () => {
+		const { desk: all } = desk(home);
+		const late = all.lots.find(({ id }) => all.adviceOn(id).length > 0)!;
+		expect(all.adviceOn(late.id)[0]!.strength).toBeGreaterThan(1);
+		const { desk: none } = desk(home, BASE, { heeds: () => false });
+		expect(none.lots.every(({ id }) => none.adviceOn(id).length === 0)).toBe(true);
+		const { desk: dates } = desk(home, BASE, { heeds: ({ strength }) => strength > 1 });
+		expect(dates.adviceOn(late.id)).toEqual(
+			all.adviceOn(late.id).filter(({ strength }) => strength > 1)
+		);
+	});
+});
 
 describe('the pile in Clear', () => {
 	it('opens where most is past its date, and stays there when that changes', () => {

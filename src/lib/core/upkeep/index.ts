@@ -3,7 +3,7 @@ export { hoursByStage, materialsCost, type WorkStage } from './hours';
 export { picturePair, picturePairs, type PicturePair } from './pictures';
 export { partsToTake, TAKE_OVER, type TakenOver, type TakeOverPart } from './take-over';
 export { adaptedDays, dueOf, resetsDue, type DueReset } from './resets';
-export { USUAL_DAYS, usualResets, type ResetDraft } from './usual-resets';
+export { looksAt, looksForAll, USUAL_DAYS, usualResets, type ResetDraft } from './usual-resets';
 export {
 	foundOf,
 	isUnderWay,

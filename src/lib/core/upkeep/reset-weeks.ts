@@ -10,7 +10,7 @@ export interface ResetWeek {
 	readonly minutes: number;
 }
 
-type WeekHome = HomePart<'resets' | 'nooks' | 'lots' | 'customs'>;
+type WeekHome = HomePart<'resets' | 'nooks' | 'lots' | 'things' | 'customs'>;
 
 /** Lists the resets of the weeks to come, each as often as it comes; what is overdue is for this week. */
 export function resetWeeks(home: WeekHome, today: string, weeks: number): ResetWeek[] {

@@ -1,4 +1,5 @@
 import { LEAVING } from '../clearing';
+import { looksAt } from './usual-resets';
 import {
 	daysBetween,
 	lotsIn,
@@ -31,21 +32,29 @@ export interface ResetFound {
 	readonly share: number | null;
 }
 
-/** Counts what was found since a reset was begun (`since`, ISO instant): by lots, each by its last decision. */
+/**
+ * Counts what was found since a reset was begun (`since`, ISO instant): by lots of what it is for, each by its last
+ * decision.
+ */
 export function foundOf(
-	home: HomePart<'nooks' | 'decisions' | 'lots'>,
-	reset: Pick<Reset, 'nookIds' | 'cabinetId'>,
+	home: HomePart<'nooks' | 'decisions' | 'lots' | 'things'>,
+	reset: Pick<Reset, 'nookIds' | 'cabinetId' | 'kind'>,
 	since: string
 ): ResetFound {
 	const ids = new Set<string>(placesOf(home, reset).map(({ id }) => id));
 	const last = new Map<string, { leaves: boolean; at: string }>();
-	for (const { lotId, nookId, at, verdict } of Object.values(home.decisions)) {
-		if (at < since || !nookId || !ids.has(nookId)) continue;
+	const isMeant = (thingId: string) => {
+		const thing = home.things[thingId];
+		return !thing || looksAt(reset.kind, thing);
+	};
+	for (const { lotId, thingId, nookId, at, verdict } of Object.values(home.decisions)) {
+		if (at < since || !nookId || !ids.has(nookId) || !isMeant(thingId)) continue;
 		const known = last.get(lotId);
 		if (!known || known.at <= at) last.set(lotId, { leaves: LEAVING.has(verdict), at });
 	}
 	let left = 0;
-	for (const id of ids) for (const lot of lotsIn(home, id)) if (!last.has(lot.id)) left++;
+	for (const id of ids)
+		for (const lot of lotsIn(home, id)) if (!last.has(lot.id) && isMeant(lot.thingId)) left++;
 	const leaves = [...last.values()].filter((each) => each.leaves).length;
 	const all = last.size + left;
 	return { looked: last.size, leaves, left, share: all ? leaves / all : null };
@@ -59,7 +68,7 @@ const LATEST = 3;
 
 /** Says how long a reset takes, minutes: the middle of its latest timed ones, else by what stands in its places. */
 export function minutesOf(
-	home: HomePart<'nooks' | 'lots'>,
+	home: HomePart<'nooks' | 'lots' | 'things'>,
 	reset: Reset
 ): { readonly minutes: number; readonly basis: 'timed' | 'estimated' } {
 	const timed = reset.log.flatMap(({ minutes }) => minutes ?? []).slice(-LATEST);
@@ -68,7 +77,12 @@ export function minutesOf(
 		return { minutes: Math.round(sorted[Math.floor((sorted.length - 1) / 2)]!), basis: 'timed' };
 	}
 	const places = placesOf(home, reset);
-	const lots = places.reduce((sum, { id }) => sum + lotsIn(home, id).length, 0);
+	const lots = places.reduce(
+		(sum, { id }) =>
+			sum +
+			lotsIn(home, id).filter(({ thingId }) => looksAt(reset.kind, home.things[thingId]!)).length,
+		0
+	);
 	return {
 		minutes: Math.max(5, Math.round(START_MIN + places.length * PLACE_MIN + lots * LOT_MIN)),
 		basis: 'estimated'

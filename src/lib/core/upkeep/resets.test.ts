@@ -4,7 +4,7 @@ import { demoHome } from '../../data/demo';
 import { decide } from '../clearing';
 import { adoptPlan } from '../zoning';
 import { apply, bareKitchen, counter, NOW, TODAY, tinyHome } from '../fixtures/tiny-home';
-import { addDays, blankReset, NookId, type Home, type Reset } from '../model';
+import { addDays, blankReset, lotsIn, NookId, type Home, type Reset, type Thing } from '../model';
 import {
 	adaptedDays,
 	addReset,
@@ -12,6 +12,8 @@ import {
 	finishReset,
 	foundOf,
 	inSeason,
+	looksAt,
+	looksForAll,
 	minutesOf,
 	nextTurn,
 	placesOf,
@@ -162,6 +164,34 @@ describe('a reset that is done', () => {
 		const again = resetsDue(now, TODAY).find(({ reset }) => reset.id === pantry.id)!;
 		expect(again.basis).toBe('more-often');
 		expect(again.daysLeft).toBe(Math.round(pantry.everyDays * 0.7));
+	});
+	it('looks at what it is for: spices for their smell, and nothing of the pan that stands beside them', () => {
+		const [place] = placesOf(home, pantry);
+		const spice = { category: 'food.spices' } as Thing;
+		const tin = { category: 'food.cans' } as Thing;
+		const pan = { category: 'kitchen.cookware' } as Thing;
+		expect([spice, tin, pan].map((thing) => looksAt('spices', thing))).toEqual([
+			true,
+			false,
+			false
+		]);
+		expect([spice, tin, pan].map((thing) => looksAt('pantry-dates', thing))).toEqual([
+			false,
+			true,
+			false
+		]);
+		expect([spice, tin, pan].every((thing) => looksAt('junk-drawer', thing))).toBe(true);
+		expect([looksForAll('pantry-dates'), looksForAll('junk-drawer')]).toEqual([false, true]);
+		const inPlace = lotsIn(home, place!.id);
+		const other = apply(home, (draft) => {
+			draft.things[inPlace[0]!.thingId]!.category = 'kitchen.cookware';
+		});
+		const goods = lotsIn(other, place!.id).filter(
+			({ thingId }) => other.things[thingId]!.category !== 'kitchen.cookware'
+		);
+		expect(goods.length).toBeLessThan(inPlace.length);
+		const elsewhere = lots.length - inPlace.length;
+		expect(foundOf(other, pantry, NOW).left).toBeLessThanOrEqual(goods.length + elsewhere);
 	});
 	it('forgets what was decided before it was begun, and a night in between', () => {
 		const early = verdict(home, 0, 'discard');

@@ -13,6 +13,10 @@ const Row = z.strictObject({
 	climate: z.enum(['room', 'chilled', 'frozen']).nullable(),
 	/** Forms of cabinets that are meant whatever is in them. */
 	forms: z.array(z.string()),
+	/** What is looked at: what spoils and what harms, or tidiness too. */
+	looks: z.enum(['dates', 'all']),
+	/** Only goods of its categories are looked at, whatever else stands in its places. */
+	only: z.boolean(),
 	source: z.string()
 });
 /** The usual resets by kind: how often, and what tells that a place wants one. */
@@ -23,6 +27,15 @@ type ResetKind = Reset['kind'];
 export const USUAL_DAYS = Object.fromEntries(
 	USUAL_RESETS.map(({ kind, everyDays }) => [kind, everyDays])
 ) as Readonly<Record<ResetKind, number>>;
+
+/** Whether a reset looks at goods of a kind: spices for their smell, not the salt beside them. */
+export function looksAt(kind: ResetKind, { category }: Pick<Thing, 'category'>): boolean {
+	const row = USUAL_RESETS.find((each) => each.kind === kind);
+	return !row?.only || row.categories.some((start) => category.startsWith(start));
+}
+/** Whether a reset cares about tidiness too, or only about what spoils and what harms. */
+export const looksForAll = (kind: ResetKind): boolean =>
+	USUAL_RESETS.find((each) => each.kind === kind)?.looks !== 'dates';
 
 /** A reset that a home could have and does not. */
 export type ResetDraft = Pick<Reset, 'kind' | 'cabinetId' | 'nookIds' | 'everyDays'>;

@@ -3,6 +3,7 @@
 	import { page } from '$app/state';
 	import { VERDICT_KEYS } from '$lib/core/clearing';
 	import { formatMoney, formatVolume } from '$lib/core/model';
+	import { looksAt, looksForAll } from '$lib/core/upkeep';
 	import { hasCamera, standInDirectory, standInScanner } from '$lib/data/devices';
 	import { VERDICT_WORDS } from '$lib/messages/clearing';
 	import { ClearDesk, TABLE } from '$lib/state/clear-desk.svelte';
@@ -29,13 +30,19 @@
 
 	const getStore = getHomeStore();
 	const store = $derived(getStore());
+	/** The reset that Clear was opened for: what it is for is looked at, nothing else. */
+	const asked = getStore().home.resets[page.url.searchParams.get('reset') ?? ''];
 	const desk = new ClearDesk({
 		store: getStore,
 		newId,
 		now,
 		today,
 		placeAsked: page.url.searchParams.get('place'),
-		since: getStore().home.resets[page.url.searchParams.get('reset') ?? '']?.begunAt ?? null
+		since: asked?.begunAt ?? null,
+		...(asked?.begunAt && {
+			meant: (thing) => looksAt(asked.kind, thing),
+			heeds: ({ strength }) => strength > 1 || looksForAll(asked.kind)
+		})
 	});
 	const reset = new ResetDesk({
 		...turnDeps(getStore),
