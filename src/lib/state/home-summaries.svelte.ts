@@ -1,5 +1,4 @@
 import { HOME_VERSION } from '../core/model';
-import type { HomeSummary } from '../core/upkeep';
 import { loadHome, type Db, type HomeRow } from '../data';
 
 export interface SummariesDeps {
@@ -10,10 +9,18 @@ export interface SummariesDeps {
 	readonly today: () => string;
 }
 
+/** What waits in a home, in words; empty: nothing. */
+export interface Waiting {
+	/** What is due, and what went into it. */
+	readonly now: string;
+	/** The first line of its job sheet. */
+	readonly next: string;
+}
+
 /** What waits in each home of this browser, read one after the other once the list is on screen. */
 export class HomeSummaries {
 	readonly #deps: SummariesDeps;
-	#found = $state.raw<Readonly<Record<string, HomeSummary>>>({});
+	#found = $state.raw<Readonly<Record<string, Waiting>>>({});
 	/** A newer look at the list ends an older one. */
 	#turn = 0;
 
@@ -21,18 +28,29 @@ export class HomeSummaries {
 		this.#deps = deps;
 	}
 	/** undefined: not read yet, or a home that an earlier program wrote and nobody has opened since. */
-	of(homeId: string): HomeSummary | undefined {
+	of(homeId: string): Waiting | undefined {
 		return this.#found[homeId];
 	}
 	async look(rows: readonly HomeRow[]): Promise<void> {
 		const turn = ++this.#turn;
-		const { homeSummary } = await import('../core/upkeep');
+		// The list is on screen without what these bring.
+		const [{ homeSummary }, { spentText, summaryText }, { stepText }] = await Promise.all([
+			import('../core/upkeep'),
+			import('../messages/keeping'),
+			import('../messages/steps')
+		]);
 		for (const { id, version } of rows) {
 			// Homes of an earlier layout are carried up when they are opened, not for being looked at.
 			if (version !== HOME_VERSION) continue;
 			const loaded = await this.#read(id);
 			if (turn !== this.#turn) return;
-			if (loaded) this.#found = { ...this.#found, [id]: homeSummary(loaded, this.#deps.today()) };
+			if (!loaded) continue;
+			const summary = homeSummary(loaded, this.#deps.today());
+			const waiting = {
+				now: [summaryText(summary), spentText(summary)].filter(Boolean).join(' · '),
+				next: summary.next ? stepText(summary.next).title : ''
+			};
+			this.#found = { ...this.#found, [id]: waiting };
 		}
 	}
 	async #read(id: string) {

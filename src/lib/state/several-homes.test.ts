@@ -4,7 +4,6 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { demoHome } from '../data/demo';
 import { counter, NOW, TODAY, tinyHome } from '../core/fixtures/tiny-home';
 import { makeHome, type Home } from '../core/model';
-import { spentText, summaryText } from '../messages/keeping';
 import { addHome, getPhoto, listHomes, openDatabase, type Db } from '../data';
 import { DeskStore } from './desk-store';
 import { HomeSummaries } from './home-summaries.svelte';
@@ -43,10 +42,12 @@ describe('several homes', () => {
 		const summaries = new HomeSummaries({ db: async () => db, now: () => NOW, today: () => TODAY });
 		expect(summaries.of('demo')).toBeUndefined();
 		await summaries.look(await listHomes(db));
-		expect(summaryText(summaries.of('demo')!)).toMatch(/^\d+ resets due · \d+ past their date/);
-		expect(spentText(summaries.of('demo')!)).toMatch(/ h /);
-		expect(summaryText(summaries.of('bare')!)).toBe('');
-		expect(spentText(summaries.of('bare')!)).toBe('');
+		expect(summaries.of('demo')!.now).toMatch(/^\d+ resets due · \d+ past their date.* h /);
+		expect(summaries.of('demo')!.next).toMatch(/^Measure 2 places/);
+		expect(summaries.of('bare')).toEqual({
+			now: '',
+			next: 'Add the first room and its cabinets'
+		});
 	});
 	it('leave a home of an earlier layout, or one that cannot be read, to be opened', async () => {
 		await keep(tinyHome());

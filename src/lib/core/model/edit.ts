@@ -1,6 +1,7 @@
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import { changedRecords } from './changed-records';
-import { RECORD_SCHEMAS, type Home } from './home';
+import { RECORD_SCHEMAS, type CollectionName, type Home } from './home';
+import { noteLine } from './lineage';
 import { faultsOfChange, mendFaults, StillNeeded, type LinkFault } from './links';
 
 enablePatches();
@@ -50,6 +51,18 @@ function settleLinks(home: Home, patches: Patch[], inverse: Patch[]): EditResult
 	}
 }
 
+/** Notes of each collection that changed what it came of, so that figures of it can be carried over. */
+function noteLines(from: Home, home: Home, patches: readonly Patch[]): void {
+	const ids = new Map<CollectionName, string[]>();
+	for (const { collection, id } of changedRecords(patches)) {
+		if (collection === 'head') continue;
+		const list = ids.get(collection);
+		if (list) list.push(id);
+		else ids.set(collection, [id]);
+	}
+	for (const [collection, changed] of ids) noteLine(home[collection], from[collection], changed);
+}
+
 /**
  * Applies an edit to a home, which is left as it was, and gives the new home with the patches both ways. What pointed to
  * a record that goes is mended by the table of links, in the same step. Every record the edit touched is checked against
@@ -61,10 +74,13 @@ export function applyEdit(home: Home, edit: Edit): EditResult {
 	const [next, patches, inverse] = produceWithPatches(home, (draft: Home) => void edit(draft));
 	const settled = settleLinks(next, patches, inverse);
 	checkRecords(settled.home, settled.patches);
+	noteLines(home, settled.home, settled.patches);
 	return settled;
 }
 
 /** Replays patches made by `applyEdit` on the home they were made from. */
 export function replay(home: Home, patches: readonly Patch[]): Home {
-	return applyPatches(home, patches as Patch[]);
+	const next = applyPatches(home, patches as Patch[]);
+	noteLines(home, next, patches);
+	return next;
 }

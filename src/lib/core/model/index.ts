@@ -67,7 +67,8 @@ export { wordStems } from './words';
 export { pieceVolumeMl } from './volume';
 export { type HomePart } from './home';
 export { activePlan } from './selectors';
-export { cacheByKey, memoOn } from './memo';
+export { cacheByKey, memoOn, type Before, type CarryOver } from './memo';
+export { lineOf, noteLine, type Line } from './lineage';
 export {
 	decidedLots,
 	decisionsOn,

@@ -5,6 +5,7 @@ import {
 	stock,
 	type Decision,
 	type Home,
+	type HomePart,
 	type Lot,
 	type Thing
 } from '../model';
@@ -31,16 +32,51 @@ export function byFirstExpired(a: Pick, b: Pick): number {
 	);
 }
 
+/** The pick of a lot of the stock; undefined where its thing is not known. */
+function pickOf(home: HomePart<'lots' | 'things'>, lot: Lot, today: string): Pick | undefined {
+	const thing = home.things[lot.thingId];
+	if (!thing) return undefined;
+	const date = effectiveDate(lot, thing);
+	return { lot, thing, date, daysLeft: date ? daysBetween(today, date.on) : null };
+}
+
+/** Puts a pick where it belongs in a list that is in order. */
+function insert(picks: Pick[], pick: Pick): void {
+	let [from, to] = [0, picks.length];
+	while (from < to) {
+		const middle = (from + to) >> 1;
+		if (byFirstExpired(picks[middle]!, pick) < 0) from = middle + 1;
+		else to = middle;
+	}
+	picks.splice(from, 0, pick);
+}
+/** Carries a list of picks over an edit of a few lots. `isIn`: whether the pick of a lot that changed is in it. */
+function carryPicks(
+	home: HomePart<'lots' | 'things'>,
+	picks: readonly Pick[],
+	changed: readonly string[],
+	today: string,
+	isIn: (pick: Pick) => boolean
+): readonly Pick[] {
+	const ids = new Set(changed);
+	const next = picks.filter(({ lot }) => !ids.has(lot.id));
+	for (const id of ids) {
+		const lot = home.lots[id];
+		const pick = lot && lot.count > 0 ? pickOf(home, lot, today) : undefined;
+		if (pick && isIn(pick)) insert(next, pick);
+	}
+	return next;
+}
+
 /** Lists all stock that is not used up, the first to use on top. `today` is an ISO date. */
-export const picksOf = memoOn(['lots', 'things'], (home, today: string): readonly Pick[] =>
-	stock(home)
-		.flatMap((lot) => {
-			const thing = home.things[lot.thingId];
-			if (!thing) return [];
-			const date = effectiveDate(lot, thing);
-			return [{ lot, thing, date, daysLeft: date ? daysBetween(today, date.on) : null }];
-		})
-		.sort(byFirstExpired)
+export const picksOf = memoOn(
+	['lots', 'things'],
+	(home, today: string): readonly Pick[] =>
+		stock(home)
+			.flatMap((lot) => pickOf(home, lot, today) ?? [])
+			.sort(byFirstExpired),
+	(home, { result, changed }, today) =>
+		changed.things ? null : carryPicks(home, result, changed.lots ?? [], today, () => true)
 );
 
 /** Counts the stock whose effective date has passed on `today`. */
@@ -81,6 +117,13 @@ export const useFirst = memoOn(
 				found.push({ lot, thing, date, daysLeft: date ? daysBetween(today, date.on) : null });
 		}
 		return found.sort(byFirstExpired);
+	},
+	(home, { result, changed }, today, days) => {
+		if (changed.things || changed.decisions) return null;
+		const last = addDays(today, days);
+		const said = saidUseFirst(home);
+		const isIn = ({ lot, date }: Pick) => (date !== null && date.on <= last) || said.has(lot.id);
+		return carryPicks(home, result, changed.lots ?? [], today, isIn);
 	}
 );
 

@@ -3,6 +3,7 @@ import {
 	daysBetween,
 	dayOf,
 	memoOn,
+	type Before,
 	USES_PER_WEEK,
 	type HomePart,
 	type Thing
@@ -70,15 +71,31 @@ export interface Rate {
  * Takings of each thing, in packs, with the day since which a log is kept where it lives: a household that notes what
  * leaves its freezer says nothing of its larder.
  */
-const takings = memoOn(['useEvents', 'things', 'lots', 'nooks'], (home) => {
-	const byThing = new Map<string, { readonly on: string; readonly packs: number }[]>();
+const takings = memoOn(['useEvents', 'things', 'lots', 'nooks'], takingsOf, carryTakings);
+
+interface Taking {
+	readonly on: string;
+	readonly packs: number;
+}
+interface Takings {
+	readonly byThing: ReadonlyMap<string, readonly Taking[]>;
+	/** The day since which a log is kept, by thing. */
+	readonly since: ReadonlyMap<string, string>;
+	/** The same, by cabinet. */
+	readonly firstIn: ReadonlyMap<string, string>;
+}
+type LogHome = HomePart<'useEvents' | 'things' | 'lots' | 'nooks'>;
+const cabinetOf = (home: LogHome, lotId: string): string =>
+	home.nooks[home.lots[lotId]?.nookId ?? '']?.cabinetId ?? '';
+
+function takingsOf(home: LogHome): Takings {
+	const byThing = new Map<string, Taking[]>();
 	const firstIn = new Map<string, string>();
-	const cabinetOf = (lotId: string) => home.nooks[home.lots[lotId]?.nookId ?? '']?.cabinetId ?? '';
 	for (const { kind, lotId, thingId, at, count, unit } of Object.values(home.useEvents)) {
 		if (kind !== 'use') continue;
 		const thing = home.things[thingId];
 		const on = dayOf(at);
-		const cabinet = cabinetOf(lotId);
+		const cabinet = cabinetOf(home, lotId);
 		const known = firstIn.get(cabinet);
 		if (!known || on < known) firstIn.set(cabinet, on);
 		if (!thing) continue;
@@ -92,10 +109,38 @@ const takings = memoOn(['useEvents', 'things', 'lots', 'nooks'], (home) => {
 		const known = since.get(thingId);
 		if (on && (!known || on < known)) since.set(thingId, on);
 	};
-	for (const { id, thingId } of Object.values(home.lots)) from(thingId, firstIn.get(cabinetOf(id)));
+	for (const { id, thingId } of Object.values(home.lots))
+		from(thingId, firstIn.get(cabinetOf(home, id)));
 	for (const [thingId, list] of byThing) for (const { on } of list) from(thingId, on);
-	return { byThing, since };
-});
+	return { byThing, since, firstIn };
+}
+
+/** Carries the takings over one more in a cabinet that has a log already: the usual case of taking one down. */
+function carryTakings(
+	home: LogHome,
+	{ home: before, result, changed }: Before<'useEvents' | 'things' | 'lots' | 'nooks', Takings>
+): Takings | null {
+	if (changed.things || changed.nooks) return null;
+	const stayed = (changed.lots ?? []).every(
+		(id) => before.lots[id] && home.lots[id]?.nookId === before.lots[id].nookId
+	);
+	if (!stayed) return null;
+	const byThing = new Map(result.byThing);
+	for (const id of changed.useEvents ?? []) {
+		const event = home.useEvents[id];
+		if (before.useEvents[id] || !event) return null;
+		if (event.kind !== 'use') continue;
+		const on = dayOf(event.at);
+		const first = result.firstIn.get(cabinetOf(home, event.lotId));
+		const since = result.since.get(event.thingId);
+		const thing = home.things[event.thingId];
+		// An earlier day than any moves the beginning of the log.
+		if (!thing || !first || on < first || !since || on < since) return null;
+		const packs = inPacks(event.count, event.unit, thing);
+		byThing.set(event.thingId, [...(byThing.get(event.thingId) ?? []), { on, packs }]);
+	}
+	return { ...result, byThing };
+}
 
 /** Packs of a thing that the meals of the home use a week. */
 const mealUse = memoOn(['meals'], (home): ReadonlyMap<string, number> => {

@@ -1,7 +1,9 @@
 import {
 	CabinetId,
 	dayOf,
+	groupBy,
 	lotsIn,
+	memoOn,
 	WarmSpellId,
 	type Edit,
 	type Home,
@@ -72,9 +74,13 @@ const CLIMATES: Readonly<Record<ColdKind, NookClimate>> = { fridge: 'chilled', f
 const COLD_KINDS = Object.keys(CLIMATES) as ColdKind[];
 const isOf = (nook: Nook, kind: ColdKind) => climateOf(nook) === CLIMATES[kind];
 
+const nooksByCabinet = memoOn(['nooks'], ({ nooks }) =>
+	groupBy(Object.values(nooks), ({ cabinetId }): string => cabinetId)
+);
+
 /** Whether a cabinet is a fridge, a freezer, or both; by its places. */
 export function coldKinds(home: Pick<Home, 'nooks'>, cabinetId: string): ColdKind[] {
-	const own = Object.values(home.nooks).filter((nook) => nook.cabinetId === cabinetId);
+	const own = nooksByCabinet(home).get(cabinetId) ?? [];
 	return COLD_KINDS.filter((kind) => own.some((nook) => isOf(nook, kind)));
 }
 
@@ -90,8 +96,8 @@ function wasThere(home: Pick<Home, 'useEvents'>, lot: Lot, { from, to }: Spell):
 }
 
 const lotsInCold = (home: Home, cabinetId: string, kind: ColdKind, spell: Spell): Lot[] =>
-	Object.values(home.nooks)
-		.filter((nook) => nook.cabinetId === cabinetId && isOf(nook, kind))
+	(nooksByCabinet(home).get(cabinetId) ?? [])
+		.filter((nook) => isOf(nook, kind))
 		.flatMap(({ id }) => lotsIn(home, id))
 		.filter((lot) => wasThere(home, lot, spell));
 

@@ -49,7 +49,13 @@
 
 {#if whole}
 	<ul aria-label={label}>
-		{#each items as item (key(item))}<li>{@render row(item)}</li>{/each}
+		<!-- Rows out of sight are neither laid out nor painted, but found and printed as any other. -->
+		{#each items as item (key(item))}<li
+				class="[content-visibility:auto]"
+				style:contain-intrinsic-height="auto {estimatePx}px"
+			>
+				{@render row(item)}
+			</li>{/each}
 	</ul>
 {:else}
 	<ul

@@ -4,8 +4,6 @@
 	import { dayOf } from '$lib/core/model';
 	import type { HomeRow } from '$lib/data';
 	import { dateText } from '$lib/messages/clearing';
-	import { spentText, summaryText } from '$lib/messages/keeping';
-	import { stepText } from '$lib/messages/steps';
 	import { now, today } from '$lib/state/clock.svelte';
 	import { getDb } from '$lib/state/database';
 	import { HomeSummaries } from '$lib/state/home-summaries.svelte';
@@ -33,22 +31,18 @@
 	{:else if homes?.length}
 		<ul>
 			{#each homes as row (row.id)}
-				{@const summary = summaries.of(row.id)}
+				{@const waiting = summaries.of(row.id)}
 				<li class="rule-top flex items-center gap-3">
 					<a
 						class="flex min-h-14 flex-1 flex-col justify-center py-2 text-lg hover:underline"
 						href="/home/{row.id}"
 					>
 						<b>{row.head?.name || 'A home without a name'}</b>
-						{#if summary}
-							<span class="text-base"
-								>{[summaryText(summary), spentText(summary)].filter(Boolean).join(' · ')}</span
-							>
-						{/if}
+						{#if waiting?.now}<span class="text-base">{waiting.now}</span>{/if}
 						<span class="soft text-base"
-							>{summary?.next
-								? `Next: ${stepText(summary.next).title.toLowerCase()} · `
-								: ''}changed {dateText(dayOf(row.changedAt))}</span
+							>{waiting?.next ? `Next: ${waiting.next.toLowerCase()} · ` : ''}changed {dateText(
+								dayOf(row.changedAt)
+							)}</span
 						>
 					</a>
 					<button
