@@ -1,3 +1,4 @@
+import { fixedText, tenthsText } from './numbers';
 import { dateFormat, daysBetween, type QuantityResult, type Verdict } from '../core/model';
 import type { Advice, ClearEstimate, CodeIssue, IntakeIssue } from '../core/clearing';
 
@@ -132,7 +133,7 @@ export function adviceText(advice: Advice): string {
 		case 'allergen-apart':
 			return `It contains ${facts.allergen}, which ${facts.person} must not eat. Keep it in its own labelled box, below anything that is free of it.`;
 		case 'place-full':
-			return `This place is over-full, and this is hardly used (${Number(facts.uses).toFixed(2)} times a week).`;
+			return `This place is over-full, and this is hardly used (${fixedText(Number(facts.uses), 2)} times a week).`;
 		case 'food-apart':
 			return `It stands among things that can hurt (${facts.beside}). Food goes to a place of its own.`;
 		case 'unknown-kind':
@@ -194,14 +195,14 @@ export const clockText = (minutes: number): string =>
 
 /** Says how an estimate of time was made, and on what it rests. */
 export function estimateText({ parts, learned }: ClearEstimate): string {
-	const min = (value: number) => `${Number(value.toFixed(1))}`;
+	const min = (value: number) => `${tenthsText(value)}`;
 	const plain = `${min(parts.emptyAndClean)} min to empty and wipe, ${min(parts.look)} to look at the things, ${
 		parts.decant ? `${min(parts.decant)} to pour into jars, ` : ''
 	}${min(parts.putBack)} to put back, and ${min(parts.allowance)} on top, because it always takes longer than you think`;
 	if (learned.basis === 'none') return `${plain}. No session in this home is finished yet.`;
 	const of = learned.basis === 'kind' ? 'of places of this kind' : 'of this home';
 	const many = learned.sessions === 1 ? 'one session' : `${learned.sessions} sessions`;
-	return `${plain}; times ${learned.ratio.toFixed(2)}, as ${many} ${of} took.`;
+	return `${plain}; times ${fixedText(learned.ratio, 2)}, as ${many} ${of} took.`;
 }
 
 /** What each list of leaving things is called, and how it is carried out. */

@@ -1,6 +1,7 @@
+import { fixedText } from './numbers';
 import type { FileIssue } from '../core/interchange';
 
-const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;
+const megabytes = (bytes: number) => `${fixedText(bytes / 1e6, bytes < 1e7 ? 1 : 0)} MB`;
 
 /** Says what is wrong with a file that came in, and what to do. Nothing of the home has been changed. */
 export function fileIssueText(issue: FileIssue): string {

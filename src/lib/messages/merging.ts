@@ -1,6 +1,6 @@
 import type { FieldConflict, HomeMerge, Plain } from '../core/merge';
 import { COLLECTION_NAMES, type CollectionName, type Home } from '../core/model';
-import { countText } from './numbers';
+import { countText, fixedText } from './numbers';
 import { dateText } from './clearing';
 
 /** A conflict in words: what it is about, and what either says. */
@@ -71,7 +71,7 @@ function valueText(home: Home, value: Plain | undefined, key: string): string {
 	if (value === null || value === '') return 'nothing';
 	if (typeof value === 'boolean') return value ? 'yes' : 'no';
 	if (typeof value === 'number') {
-		if (/Minor$/.test(key)) return (value / 100).toFixed(2);
+		if (/Minor$/.test(key)) return fixedText(value / 100, 2);
 		return /Mm$/.test(key) ? `${value} mm` : String(value);
 	}
 	if (typeof value === 'string') {

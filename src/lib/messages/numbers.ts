@@ -3,6 +3,15 @@ import { numberFormat } from '../core/model';
 const WHOLE = numberFormat({ maximumFractionDigits: 0 });
 const TENTHS = numberFormat({ maximumFractionDigits: 1 });
 
+/** By their decimals: 0, 1, 2. */
+const FIXED = [0, 1, 2].map((digits) =>
+	numberFormat({ minimumFractionDigits: digits, maximumFractionDigits: digits })
+);
+
+/** A number with just so many decimals, 0 to 2. @example fixedText(3, 1) // '3.0' */
+export const fixedText = (value: number, digits: 0 | 1 | 2): string =>
+	FIXED[digits]!().format(value);
+
 /** A whole number with its thousands set apart. @example wholeText(7341.2) // '7,341' */
 export const wholeText = (value: number): string => WHOLE().format(Math.round(value));
 

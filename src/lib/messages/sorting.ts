@@ -1,4 +1,4 @@
-import { tenthsText, wholeText } from './numbers';
+import { fixedText, tenthsText, wholeText } from './numbers';
 import {
 	formatLength,
 	formatMass,
@@ -18,7 +18,7 @@ export const usesText = (value: number): string =>
 		: value >= 1
 			? tenthsText(value)
 			: value > 0
-				? value.toFixed(2)
+				? fixedText(value, 2)
 				: '0';
 
 export const FIGURE_NAMES: Readonly<Record<SummedFigure, string>> = {

@@ -1,4 +1,4 @@
-import { countText, signedText, tenthsText, wholeText } from './numbers';
+import { countText, fixedText, signedText, tenthsText, wholeText } from './numbers';
 import {
 	formatLength,
 	formatMass,
@@ -414,7 +414,7 @@ export function gapText(effort: number, bound: number): string {
 	if (isProven(effort, bound)) return 'Proven: no plan is better.';
 	const percent = ((effort - bound) / effort) * 100;
 	return `No plan can go below ${wholeText(bound)}, so this one is at most ${
-		percent < 0.1 ? 'a tenth of a per cent' : `${percent.toFixed(1)} %`
+		percent < 0.1 ? 'a tenth of a per cent' : `${fixedText(percent, 1)} %`
 	} from the best.`;
 }
 
@@ -428,13 +428,13 @@ export function proofText(proof: PlanProof, seconds: number): string {
 		case 'too-large':
 			return proof.saved < 0.05
 				? 'This home is too large to prove here, and a long search found nothing better.'
-				: `A plan that saves ${proof.saved.toFixed(1)} m a week was found. This home is too large to prove that it is the best. Undo brings the old one back.`;
+				: `A plan that saves ${fixedText(proof.saved, 1)} m a week was found. This home is too large to prove that it is the best. Undo brings the old one back.`;
 		case 'open':
-			return `${proof.saved < 0.05 ? '' : `A plan that saves ${proof.saved.toFixed(1)} m a week was found. `}Not proven within ${seconds} seconds. ${gapText(proof.objective, proof.bound)}`;
+			return `${proof.saved < 0.05 ? '' : `A plan that saves ${fixedText(proof.saved, 1)} m a week was found. `}Not proven within ${seconds} seconds. ${gapText(proof.objective, proof.bound)}`;
 		case 'proven':
 			return proof.saved < 0.05
 				? 'Proven: no plan is better.'
-				: `A better plan was found, ${proof.saved.toFixed(1)} m a week less, and it is proven to be the best. Undo brings the old one back.`;
+				: `A better plan was found, ${fixedText(proof.saved, 1)} m a week less, and it is proven to be the best. Undo brings the old one back.`;
 	}
 }
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fixedText } from '$lib/messages/numbers';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import {
 		PartId,
@@ -229,7 +230,7 @@
 					<li>
 						{person.name}: {BAND_WORDS[reach.band]}{#if reach.factor === Infinity}, and may not
 							climb{:else}
-							<span class="soft measure">× {reach.factor.toFixed(1)}</span>{/if}
+							<span class="soft measure">× {fixedText(reach.factor, 1)}</span>{/if}
 					</li>
 				{/each}
 			</ul>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fixedText } from '$lib/messages/numbers';
 	import X from '@lucide/svelte/icons/x';
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
 	import ArrowUp from '@lucide/svelte/icons/arrow-up';
@@ -88,7 +89,7 @@
 			<span class="min-w-0"
 				>{#if group}<TagChip {group} />{:else}<span class="station">{nameOf(step)}</span>{/if}
 				<span class="soft block text-sm"
-					>{#if far === null || far === undefined}no place yet{:else if i > 0}{far.toFixed(1)} m on{/if}</span
+					>{#if far === null || far === undefined}no place yet{:else if i > 0}{fixedText(far, 1)} m on{/if}</span
 				></span
 			>
 			<button

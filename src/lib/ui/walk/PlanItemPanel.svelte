@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fixedText } from '$lib/messages/numbers';
 	import { command, type Command } from '$lib/core/commands';
 	import { cabinetsOn, runAxes, type PlanItem } from '$lib/core/survey';
 	import { planItemText } from '$lib/messages/survey';
@@ -75,8 +76,8 @@
 			<p class="soft">
 				{count}
 				{count === 1 ? 'cabinet' : 'cabinets'} on
-				<span class="measure">{(runAxes(run).lengthMm / 1000).toFixed(2)} m</span>. Drag its ends to
-				where the wall begins and ends.
+				<span class="measure">{fixedText(runAxes(run).lengthMm / 1000, 2)} m</span>. Drag its ends
+				to where the wall begins and ends.
 			</p>
 			<a class="btn" href="/home/{home.id}/walk?run={run.id}">See its front</a>
 			{#if count === 0}<PlanAway

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fixedText } from '$lib/messages/numbers';
 	import { formatVolume } from '$lib/core/model';
 	import { measuredShare, spaceTotals, type SpaceSum } from '$lib/core/survey';
 	import { CLIMATE_SHORT } from '$lib/messages/survey';
@@ -8,7 +9,7 @@
 	const home = $derived(getStore().home);
 	const totals = $derived(spaceTotals(home));
 	const share = $derived(measuredShare(Object.values(home.nooks)));
-	const metres = (mm: number) => `${(mm / 1000).toFixed(1)} m`;
+	const metres = (mm: number) => `${fixedText(mm / 1000, 1)} m`;
 </script>
 
 {#snippet rows(sums: Iterable<SpaceSum>, nameOf: (key: string) => string)}

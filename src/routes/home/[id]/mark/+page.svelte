@@ -4,7 +4,7 @@
 	import { LABEL_FIELDS } from '$lib/core/marking';
 	import { pageSvg } from '$lib/core/printing';
 	import { FIELD_CHOICES, SET_NAMES } from '$lib/messages/marking';
-	import { countText } from '$lib/messages/numbers';
+	import { countText, fixedText } from '$lib/messages/numbers';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import { MarkDesk } from '$lib/state/mark-desk.svelte';
@@ -191,7 +191,7 @@
 				></select
 			></label
 		>
-		<p class="soft text-sm">Letters at least {(labels.viewingMm / 200).toFixed(1)} mm high.</p>
+		<p class="soft text-sm">Letters at least {fixedText(labels.viewingMm / 200, 1)} mm high.</p>
 		<fieldset>
 			<legend>What else it says</legend>
 			{#each LABEL_FIELDS as field (field)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fixedText } from '$lib/messages/numbers';
 	import Plus from '@lucide/svelte/icons/plus';
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
@@ -64,7 +65,7 @@
 						>{/each}
 				</select>
 			</label>
-			<span class="soft measure">{(runAxes(run).lengthMm / 1000).toFixed(2)} m</span>
+			<span class="soft measure">{fixedText(runAxes(run).lengthMm / 1000, 2)} m</span>
 			<label class="flex min-h-11 items-center gap-2"
 				><input type="checkbox" class="checkbox" bind:checked={showHidden} />Hidden storage</label
 			>

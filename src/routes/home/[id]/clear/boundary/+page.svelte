@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fixedText } from '$lib/messages/numbers';
 	import { SvelteSet } from 'svelte/reactivity';
 	import { cutPlace, piecesOut, type Wanting } from '$lib/core/clearing';
 	import { formatLength, formatVolume } from '$lib/core/model';
@@ -111,7 +112,8 @@
 					<b style="color:var(--color-error)">What you keep is more than the place holds.</b> Let something
 					else go.
 				{:else if costs > 0.0005}
-					Your choice costs <b class="measure">{costs.toFixed(2)}</b> uses a week against the best one.
+					Your choice costs <b class="measure">{fixedText(costs, 2)}</b> uses a week against the best
+					one.
 				{:else}
 					Your choice is as good as the best one.
 				{/if}
@@ -145,7 +147,7 @@
 		{#if mine.cut.status === 'limit'}
 			<p class="soft mt-2">
 				So many are alike that not every choice was tried; a better one could add at most
-				{(mine.cut.bound - mine.cut.value).toFixed(2)} uses a week more.
+				{fixedText(mine.cut.bound - mine.cut.value, 2)} uses a week more.
 			</p>
 		{/if}
 	{:else if nookId}
@@ -172,7 +174,7 @@
 					<span class="soft">by hand</span>{/if}</span
 			></label
 		>
-		<span class="measure soft">{item.value.toFixed(2)}/week</span>
+		<span class="measure soft">{fixedText(item.value, 2)}/week</span>
 		<span class="measure soft wide">{formatVolume(item.volumeMl)}</span>
 	</li>
 {/snippet}

@@ -3,7 +3,7 @@
 	import Play from '@lucide/svelte/icons/play';
 	import StepBack from '@lucide/svelte/icons/step-back';
 	import StepForward from '@lucide/svelte/icons/step-forward';
-	import { countText } from '$lib/messages/numbers';
+	import { countText, fixedText } from '$lib/messages/numbers';
 	import { secondsText } from '$lib/messages/keeping';
 	import { timesText } from '$lib/messages/routines';
 	import { getHomeStore } from '$lib/state/context';
@@ -141,10 +141,10 @@
 							></th
 						>
 						<td class="measure pl-3 text-right"
-							>{secondsText(now.seconds)}, {now.metres.toFixed(1)} m</td
+							>{secondsText(now.seconds)}, {fixedText(now.metres, 1)} m</td
 						>
 						{#if plan}<td class="measure pl-3 text-right"
-								>{secondsText(plan.seconds)}, {plan.metres.toFixed(1)} m</td
+								>{secondsText(plan.seconds)}, {fixedText(plan.metres, 1)} m</td
 							>{/if}
 					</tr>
 				{/each}
