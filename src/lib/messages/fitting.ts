@@ -1,7 +1,7 @@
 import {
-	contentsMl,
 	outerOf,
 	type BuyFirst,
+	type CupIssue,
 	type HomeFit,
 	type KindField,
 	type LidsChoice,
@@ -24,7 +24,7 @@ import {
 	type Home,
 	type LengthUnit
 } from '../core/model';
-import { countText } from './numbers';
+import { countText, fixedText } from './numbers';
 
 /** What is in a container or in a row, the most first. @example '6 chopped tomatoes, 4 white beans' */
 export const holdsText = (home: Home, holds: readonly Held[]): string =>
@@ -89,7 +89,8 @@ export const KIND_FIELD_WORDS: Readonly<Record<KindField, string>> = {
 	airtight: 'Airtight',
 	turn: 'May be turned',
 	shape: 'Shape',
-	mass: 'Mass, g'
+	mass: 'Mass, g',
+	shop: 'Sold at'
 };
 
 /** Says what is wrong with a container, and what to do. */
@@ -178,11 +179,17 @@ export function shelvesText(home: Home, { gains, out, against, isProven }: Shelf
 	return `${more}${still}${proof}${no}`;
 }
 
-/** Says how much room the contents of a pack take. @example 'plain flour: a pack fills 4.5 L' */
-export const jarText = (home: Home, thingId: string): string => {
-	const thing = home.things[thingId];
-	return thing ? `${thing.name}: a pack fills ${formatVolume(contentsMl(thing))}` : '';
-};
+/** Says what is wrong with a cup that was weighed. */
+export function cupText(issue: CupIssue): string {
+	switch (issue.code) {
+		case 'cup-empty':
+			return 'Write the size of the cup, as 250 ml, and what is in it weighs, as 140 g, without the cup.';
+		case 'cup-light':
+			return `${fixedText(issue.gPerMl, 2)} g a millilitre is lighter than anything in a kitchen. Is the weight in grams?`;
+		case 'cup-heavy':
+			return `${fixedText(issue.gPerMl, 2)} g a millilitre is heavier than anything in a kitchen. Was the cup weighed with it?`;
+	}
+}
 
 /** What has to come from the pack onto a jar, and how it is filled. */
 export const JAR_CARE =
@@ -250,6 +257,7 @@ export function shopCardRows(home: Home, { lines }: ShopCard): (string | number)
 			'height mm',
 			'count',
 			'price',
+			'shop',
 			'place',
 			'for',
 			'inside mm'
@@ -265,6 +273,7 @@ export function shopCardRows(home: Home, { lines }: ShopCard): (string | number)
 					kind.heightMm,
 					place.count,
 					(kind.priceMinor * place.count) / 100,
+					kind.shop,
 					home.nooks[place.nookId]?.name ?? '',
 					groupsText(home, place),
 					inside ? `${inside.widthMm} × ${inside.depthMm} × ${inside.heightMm}` : ''

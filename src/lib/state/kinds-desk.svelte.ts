@@ -187,7 +187,8 @@ export class KindsDesk {
 					is ? 'yes' : 'no'
 				),
 				kind.shape,
-				kind.massG
+				kind.massG,
+				kind.shop
 			])
 		]);
 	}
@@ -213,5 +214,6 @@ const CSV_HEAD = [
 	'Airtight',
 	'Turns',
 	'Shape',
-	'Mass, g'
+	'Mass, g',
+	'Sold at'
 ];

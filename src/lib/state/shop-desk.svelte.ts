@@ -1,4 +1,5 @@
 import {
+	byShop,
 	kindLike,
 	shopCard,
 	standInsFor,
@@ -45,6 +46,17 @@ export class ShopDesk {
 		return this.#deps.store().home;
 	}
 	card = $derived.by((): ShopCard => shopCard(this.home));
+	/** The card by shop; one part without a name where none was said. */
+	parts = $derived.by(() => byShop(this.card));
+	/** Shops that were said so far, for the next line. */
+	shops = $derived.by(() => [
+		...new Set(Object.values(this.home.containerKinds).flatMap(({ shop }) => (shop ? [shop] : [])))
+	]);
+	/** Says where a kind is sold. */
+	sellAt({ kind }: ShopLine, shop: string): void {
+		if (shop.trim() !== kind.shop)
+			this.#deps.store().run(`where ${kind.name} is sold`, 'sellAt', kind.id, shop);
+	}
 	get bought(): readonly Bought[] {
 		return this.#bought;
 	}

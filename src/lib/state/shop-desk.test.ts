@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { counter, NOW, tinyHome } from '../core/fixtures/tiny-home';
-import { addUsualKinds, fitTogether, keepArrangements, keptOf } from '../core/fitting';
+import { addUsualKinds, byShop, fitTogether, keepArrangements, keptOf } from '../core/fitting';
 import { applyEdit, type Home } from '../core/model';
 import { adoptPlan, DEFAULT_PLACE, placeHome, toZonePlan } from '../core/zoning';
 import { DeskStore } from './desk-store';
@@ -81,5 +81,24 @@ describe('in the shop', () => {
 		expect(head).toContain('width mm');
 		expect(row).toContain('Half-width bin,120,190,100,3,7.8');
 		expect(row).toContain(store.home.nooks[shop.card.lines[0]!.places[0]!.nookId]!.name);
+	});
+	it('is parted by where things are sold; what nobody said comes last', () => {
+		const { desk: shop, store } = desk();
+		const [line] = shop.card.lines;
+		expect(shop.parts).toMatchObject([{ shop: '', costMinor: line!.priceMinor }]);
+		shop.sellAt(line!, ' The ironmonger ');
+		expect(shop.parts.map((part) => part.shop)).toEqual(['The ironmonger']);
+		expect(shop.shops).toEqual(['The ironmonger']);
+		// Said again as it is: nothing is written.
+		const steps = store.labels.length;
+		shop.sellAt(shop.card.lines[0]!, 'The ironmonger');
+		expect(store.labels).toHaveLength(steps);
+		const other = { ...line!, kind: { ...line!.kind, id: 'other' as never, shop: '' } };
+		const parts = byShop({ lines: [other, ...shop.card.lines], costMinor: 0, leftMinor: null });
+		expect(parts.map((part) => [part.shop, part.lines.length])).toEqual([
+			['The ironmonger', 1],
+			['', 1]
+		]);
+		expect(shop.csv()).toContain('The ironmonger');
 	});
 });

@@ -1,6 +1,7 @@
 import { keepArrangement, keepArrangements, setBoxes, setBudget } from './save';
 import { setShelves } from './shelf-heights';
-import { buyContainers, takeStandIn } from './shop-card';
+import { buyContainers, sellAt, takeStandIn } from './shop-card';
+import { setDensity } from './weigh-cup';
 import { addUsualKinds, removeKind, saveKinds, setOwned } from './usual-kinds';
 
 /** Every change that fitting makes to a home. */
@@ -11,8 +12,10 @@ export const FITTING_COMMANDS = {
 	keepArrangements,
 	removeKind,
 	saveKinds,
+	sellAt,
 	setBoxes,
 	setBudget,
+	setDensity,
 	setOwned,
 	setShelves,
 	takeStandIn

@@ -67,6 +67,7 @@ export {
 export {
 	buyContainers,
 	kindLike,
+	byShop,
 	shopCard,
 	standInsFor,
 	takeStandIn,
@@ -79,3 +80,4 @@ export {
 export { lidsOf, type LidsChoice } from './lids';
 export { elsewhereFor, type Elsewhere } from './elsewhere';
 export { FITTING_COMMANDS } from './commands';
+export { cupDensity, type Cup, type CupIssue } from './weigh-cup';

@@ -31,6 +31,7 @@ export const KIND_FIELDS = [
 	{ name: 'airtight', headed: /^air/i },
 	{ name: 'turn', headed: /^turn/i },
 	{ name: 'shape', headed: /^shape/i },
+	{ name: 'shop', headed: /^(?:shop|sold|store|from)/i },
 	{ name: 'mass', headed: /^(?:mass|weight|weighs)/i }
 ] as const satisfies readonly Field<string>[];
 export type KindField = (typeof KIND_FIELDS)[number]['name'];
@@ -154,6 +155,7 @@ export function readKinds(
 			airtight: flag('airtight'),
 			turn: flag('turn'),
 			priceMinor: figure('price', 100, base.priceMinor),
+			shop: text('shop') ? text('shop').slice(0, 60) : base.shop,
 			owned: Math.min(1000, figure('owned', 1, base.owned))
 		};
 		issues.push(...checkKind(kind));

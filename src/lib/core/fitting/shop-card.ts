@@ -1,4 +1,4 @@
-import type { ContainerKind, Edit, Home } from '../model';
+import { groupBy, type ContainerKind, type Edit, type Home } from '../model';
 import { nooksInOrder } from '../survey';
 import { roomOf, volumeOf } from '../standing';
 import { fitNook } from './fit';
@@ -77,6 +77,32 @@ export function shopCard(home: Home): ShopCard {
 	const costMinor = lines.reduce((sum, { priceMinor }) => sum + priceMinor, 0);
 	const { budgetMinor } = home.settings;
 	return { lines, costMinor, leftMinor: budgetMinor === null ? null : budgetMinor - costMinor };
+}
+
+/** What is bought in one shop; the name is empty where none was said. */
+export interface ShopPart {
+	readonly shop: string;
+	readonly lines: readonly ShopLine[];
+	readonly costMinor: number;
+}
+/** Parts a card by where its containers are sold: shops by name, what was not said last. */
+export function byShop({ lines }: ShopCard): ShopPart[] {
+	const parts = groupBy(lines, ({ kind }) => kind.shop.trim());
+	return [...parts]
+		.map(([shop, own]) => ({
+			shop,
+			lines: own,
+			costMinor: own.reduce((sum, { priceMinor }) => sum + priceMinor, 0)
+		}))
+		.sort((a, b) => Number(!a.shop) - Number(!b.shop) || a.shop.localeCompare(b.shop, 'en'));
+}
+
+/** Makes the edit that says where a kind is sold; empty: nowhere in particular. */
+export function sellAt(kindId: string, shop: string): Edit {
+	return (draft) => {
+		const kind = draft.containerKinds[kindId];
+		if (kind) kind.shop = shop.trim().slice(0, 60);
+	};
 }
 
 /** Outer size of a container found in the shop, mm, and what it costs. */

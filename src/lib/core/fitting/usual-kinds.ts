@@ -5,9 +5,9 @@ import { checkKind } from './kind-checks';
 
 /** Sizes of container that are usually to be had, with a usual price; none of them owned. */
 export const USUAL_KINDS: readonly ContainerKind[] = z
-	.array(ContainerKind.omit({ owned: true }))
+	.array(ContainerKind.omit({ owned: true, shop: true }))
 	.parse(rows)
-	.map((row) => ({ ...row, owned: 0 }));
+	.map((row) => ({ ...row, shop: '', owned: 0 }));
 
 /** Makes the edit that gives a home the usual kinds it does not have yet; those it has stay as they are. */
 export function addUsualKinds(): Edit {
@@ -42,6 +42,7 @@ export const plainKind = (id: string): ContainerKind => ({
 	airtight: false,
 	turn: true,
 	priceMinor: 0,
+	shop: '',
 	owned: 1
 });
 

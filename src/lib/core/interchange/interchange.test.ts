@@ -218,6 +218,7 @@ describe('versions', () => {
 		expect(result.ok).toBe(true);
 		if (!result.ok) return;
 		const { customs, pictures, workTimes, materials, printed, labelWords } = result.home;
+		expect(Object.values(result.home.containerKinds)[0]!.shop).toBe('the hardware shop');
 		expect(labelWords).toEqual({ Pasta: 'Noodles of all kinds' });
 		expect(printed).toEqual({ 'label-1': 'Rice' });
 		expect(customs).toEqual({ region: 'US', paper: 'Letter', weekStart: 'sunday' });

@@ -1,4 +1,4 @@
-import type { Row } from './with-more';
+import { withMore, type Row } from './with-more';
 
 /**
  * Carries a home from version 9 to 10: where it is and when its week begins, pictures of before and after, hours and materials, and what
@@ -13,6 +13,7 @@ export function toVersion10(home: unknown): unknown {
 		labelWords: {},
 		printed: {},
 		...from,
+		containerKinds: withMore(from.containerKinds, () => ({ shop: '' })),
 		customs: {
 			region: null,
 			paper: 'A4',

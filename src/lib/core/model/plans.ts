@@ -42,6 +42,8 @@ export const ContainerKind = z.strictObject({
 	/** May be turned by 90°; false where a handle must face the front. */
 	turn: z.boolean(),
 	priceMinor: Minor,
+	/** Where it is sold, in the household's words; empty: not said. */
+	shop: z.string().max(60),
 	owned: z.int().min(0).max(1000)
 });
 export type ContainerKind = z.infer<typeof ContainerKind>;

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { JAR_CARE, jarText } from '$lib/messages/fitting';
+	import { JAR_CARE } from '$lib/messages/fitting';
+	import WeighCup from './WeighCup.svelte';
 	import type { FitDesk } from '$lib/state/fit-desk.svelte';
 
 	let { desk }: { desk: FitDesk } = $props();
@@ -25,7 +26,9 @@
 				</select>
 			</label>
 			{#if isDecanted}<ul class="soft mb-1 text-sm">
-					{#each thingIds as id (id)}<li>{jarText(home, id)}</li>{/each}
+					{#each thingIds as id (id)}<li>
+							<WeighCup thingId={id} name={home.things[id]?.name ?? ''} />
+						</li>{/each}
 				</ul>{/if}
 		{/each}
 		{#if desk.pourable.some(({ isDecanted }) => isDecanted)}<p class="soft text-sm">

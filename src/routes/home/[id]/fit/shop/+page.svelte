@@ -42,33 +42,58 @@
 						: `${money(card.leftMinor)} of the budget left`}</span
 				>{/if}. Take a tape: outer sizes count, and the play is what the place leaves.
 		</p>
-		<ul class="max-w-3xl">
-			{#each card.lines as line (line.kind.id)}
-				{@const outer = outerOf(line.kind)}
-				<li class="rule-top py-3">
-					<div class="flex items-start gap-3">
-						<div class="min-w-0 flex-1">
-							<b><span class="measure">{line.count}</span> × {line.kind.name}</b>
-							<span class="measure block"
-								>{length(outer.widthMm)} × {length(outer.depthMm)} × {length(line.kind.heightMm)} outside</span
+		<datalist id="shops"
+			>{#each desk.shops as shop (shop)}<option value={shop}></option>{/each}</datalist
+		>
+		{#each desk.parts as part (part.shop)}
+			{#if desk.parts.length > 1}
+				<h2 class="mt-4 flex max-w-3xl justify-between gap-4">
+					<span>{part.shop || 'Shop not said'}</span><span class="measure"
+						>{money(part.costMinor)}</span
+					>
+				</h2>
+			{/if}
+			<ul class="max-w-3xl">
+				{#each part.lines as line (line.kind.id)}
+					{@const outer = outerOf(line.kind)}
+					<li class="rule-top py-3">
+						<div class="flex items-start gap-3">
+							<div class="min-w-0 flex-1">
+								<b><span class="measure">{line.count}</span> × {line.kind.name}</b>
+								<span class="measure block"
+									>{length(outer.widthMm)} × {length(outer.depthMm)} × {length(line.kind.heightMm)} outside</span
+								>
+								<ul class="soft text-sm">
+									{#each line.places as place (place.nookId)}<li>
+											{shopPlaceText(home, place)}
+										</li>{/each}
+								</ul>
+							</div>
+							<span class="measure">{money(line.priceMinor)}</span>
+							<button
+								class="btn no-print"
+								aria-label="Bought: {line.kind.name}"
+								onclick={() => desk.tick(line)}><Check size={18} />Got it</button
 							>
-							<ul class="soft text-sm">
-								{#each line.places as place (place.nookId)}<li>
-										{shopPlaceText(home, place)}
-									</li>{/each}
-							</ul>
 						</div>
-						<span class="measure">{money(line.priceMinor)}</span>
-						<button
-							class="btn no-print"
-							aria-label="Bought: {line.kind.name}"
-							onclick={() => desk.tick(line)}><Check size={18} />Got it</button
-						>
-					</div>
-					<div class="no-print"><FoundAnother {desk} {line} /></div>
-				</li>
-			{/each}
-		</ul>
+						<div class="no-print flex flex-wrap items-end gap-x-4 gap-y-1">
+							<label class="text-sm"
+								><span class="soft">Sold at</span>
+								<input
+									class="input w-44"
+									list="shops"
+									maxlength="60"
+									aria-label="Where {line.kind.name} is sold"
+									value={line.kind.shop}
+									onchange={(event) => desk.sellAt(line, event.currentTarget.value)}
+								/></label
+							>
+							<FoundAnother {desk} {line} />
+						</div>
+					</li>
+				{/each}
+			</ul>
+		{/each}
 	{:else}
 		<EmptyNote title={desk.bought.length ? 'All bought' : 'Nothing to buy'}>
 			<p>
