@@ -183,24 +183,24 @@ test('two pages with 500 changes each come to the same home, with 1,000 notes of
 	expect(after.lots[lot!.id]!.count).toBe(4000);
 });
 
-/** Opens each stage by its link, as fast as the page goes, and lists those that came. */
-const opened = (page: Page) =>
-	page.evaluate(async (stages) => {
-		const came: string[] = [];
-		for (const stage of stages) {
-			const links = [...document.querySelectorAll<HTMLAnchorElement>('nav[aria-label="Stages"] a')];
-			links.find(({ innerText }) => innerText.includes(stage))?.click();
-			const isHere = () =>
-				[...document.querySelectorAll('h1')].some((head) => head.textContent?.trim() === stage);
-			const until = performance.now() + 20_000;
-			while (!isHere() && performance.now() < until)
-				await new Promise((done) => setTimeout(done, 10));
-			// One that does not come is named at once, by those that came before it.
-			if (!isHere()) return came;
-			came.push(stage);
-		}
-		return came;
-	}, STAGES);
+/** Opens each stage by its link and lists those that came: one that does not come is named by those before it. */
+async function opened(page: Page): Promise<string[]> {
+	const came: string[] = [];
+	for (const stage of STAGES) {
+		await page
+			.getByRole('navigation', { name: 'Stages' })
+			.getByRole('link', { name: stage })
+			.click();
+		const here = page.getByRole('heading', { name: stage, level: 1 });
+		const isHere = await here.waitFor({ timeout: 20_000 }).then(
+			() => true,
+			() => false
+		);
+		if (!isHere) break;
+		came.push(stage);
+	}
+	return came;
+}
 
 // In four parts, so that one slow part does not hold up the others.
 const PARTS = 4;

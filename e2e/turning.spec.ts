@@ -201,10 +201,10 @@ test('fresh things move to where they keep; dates go by section; a shop keeps to
 		.first()
 		.click();
 	const more = page.getByRole('dialog');
-	await more.getByLabel('Date, if printed').selectOption('Jul to Sep 2026');
+	await more.getByLabel('Date, if printed').selectOption('Jul to Sept 2026');
 	await more.getByRole('button', { name: 'Put in' }).click();
 	await expect(section.getByRole('button', { name: /^Take down/ })).toHaveCount(before);
-	await expect(page.getByRole('region', { name: 'Jul to Sep 2026' })).toContainText('31 Jul 2026');
+	await expect(page.getByRole('region', { name: 'Jul to Sept 2026' })).toContainText('31 Jul 2026');
 
 	await part(page, /^Shopping list/);
 	await page.getByText('How you shop').click();

@@ -11,7 +11,8 @@ import { fileIssueText } from './files';
 import { lengthIssueText, surveyIssueText } from './survey';
 import { stepText } from './steps';
 import { changeText, partnerText, reasonText, tripsText, usesText } from './sorting';
-import { hardText, softText, wishText } from './zoning';
+import { hardText, softText } from './rules';
+import { wishText } from './zoning';
 
 const isSentence = (text: string) => {
 	expect(text).toMatch(/[.?!]$/);

@@ -3,7 +3,8 @@ import { demoHome } from '../data/demo';
 import { NOW } from '../core/fixtures/tiny-home';
 import { buildZoneModel, placesOfLots } from '../core/zoning';
 import { rulesAgainst } from '../core/zoning/rules-against';
-import { hardText, listText, lotText, notesText, ruledOutText, tellingRules } from './zoning';
+import { hardText, ruledOutText, tellingRules } from './rules';
+import { listText, lotText, notesText } from './notes';
 
 const demo = demoHome(NOW);
 

@@ -25,13 +25,8 @@ import {
 	type WhyLeft,
 	type ZoneModel
 } from '../core/zoning';
-import {
-	contestedText,
-	droppedText,
-	priceNote,
-	wantedText,
-	type PriceNote
-} from '../messages/zoning';
+import { contestedText, wantedText } from '../messages/helping';
+import { droppedText, priceNote, type PriceNote } from '../messages/notes';
 import type { HomeStore } from './home-store.svelte';
 import { Job, type JobRunner } from './job.svelte';
 import { Later, type Afterwards } from './later.svelte';

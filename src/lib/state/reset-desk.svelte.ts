@@ -1,5 +1,5 @@
-import type { Home, Nook, Reset } from '../core/model';
-import { foundOf, placesOf, type ResetFound } from '../core/upkeep';
+import { lotsIn, type Home, type Nook, type Reset } from '../core/model';
+import { foundOf, looksAt, placesOf, type ResetFound } from '../core/upkeep';
 import { RESET_WORDS } from '../messages/steps';
 import type { HomeStore } from './home-store.svelte';
 
@@ -37,7 +37,22 @@ export class ResetDesk {
 	get what(): string {
 		return this.reset ? RESET_WORDS[this.reset.kind].what : '';
 	}
-	places = $derived.by((): readonly Nook[] => (this.reset ? placesOf(this.home, this.reset) : []));
+	/** Its places; those that hold nothing of what it is for are gone past, unless none does. */
+	places = $derived.by((): readonly Nook[] => {
+		const { reset, home } = this;
+		if (!reset) return [];
+		const all = placesOf(home, reset);
+		const holding = all.filter(({ id }) =>
+			lotsIn(home, id).some(({ thingId }) => {
+				const thing = home.things[thingId];
+				return !thing || looksAt(reset.kind, thing);
+			})
+		);
+		// What was thrown out meanwhile is no more in its place: where one stands one stays.
+		const here = all.find(({ id }) => id === this.#deps.nookId());
+		const kept = all.filter((nook) => holding.includes(nook) || nook === here);
+		return holding.length ? kept : all;
+	});
 	/** Position of the place at hand among them, from 0; −1: it is another. */
 	get at(): number {
 		const id = this.#deps.nookId();

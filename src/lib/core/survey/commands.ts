@@ -14,7 +14,7 @@ import {
 	setInside,
 	setOpening
 } from './edits';
-import { bringPlaces } from './places-table';
+import { bringPlaces } from './bring-places';
 import {
 	addPerson,
 	addPet,

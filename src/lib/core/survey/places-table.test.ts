@@ -5,7 +5,8 @@ import { apply, bareKitchen, counter, NOW, tinyHome } from '../fixtures/tiny-hom
 import { toCsv } from '../interchange/reports';
 import { makeHome, type Home } from '../model';
 import { readTable } from '../tables';
-import { bringPlaces, placeColumns, placeRows, readPlaces, type PlaceRow } from './places-table';
+import { bringPlaces } from './bring-places';
+import { placeColumns, placeRows, readPlaces, type PlaceRow } from './places-table';
 import { nooksInOrder } from './place';
 
 const read = (home: Home, text: string): PlaceRow[] => {

@@ -2,7 +2,7 @@
 	import { advisedVerdict, VERDICT_KEYS } from '$lib/core/clearing';
 	import { categoryOf } from '$lib/core/model';
 	import { adviceText, dateText, STRENGTH_WORDS, VERDICT_WORDS } from '$lib/messages/clearing';
-	import { keepingText } from '$lib/messages/zoning';
+	import { keepingText } from '$lib/messages/helping';
 	import type { ClearDesk } from '$lib/state/clear-desk.svelte';
 	import CorrectButton from '$lib/ui/frame/CorrectButton.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts" module>
 	import type { Group } from '$lib/core/model';
-	import type { PriceNote } from '$lib/messages/zoning';
+	import type { PriceNote } from '$lib/messages/notes';
 	import type { Heat } from '$lib/state/place-desk.svelte';
 
 	export interface NookNote {

@@ -2,7 +2,7 @@
 	import type { Home, Person, Run } from '$lib/core/model';
 	import { formatLength } from '$lib/core/model';
 	import { HANGS_FROM_MM, reachHeights, type HiddenPlace } from '$lib/core/survey';
-	import type { PriceNote } from '$lib/messages/zoning';
+	import type { PriceNote } from '$lib/messages/notes';
 	import type { Heat } from '$lib/state/place-desk.svelte';
 	import CabinetTabs from './CabinetTabs.svelte';
 	import FoundPlaces from './FoundPlaces.svelte';

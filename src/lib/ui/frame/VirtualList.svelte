@@ -49,13 +49,7 @@
 
 {#if whole}
 	<ul aria-label={label}>
-		<!-- Rows out of sight are neither laid out nor painted, but found and printed as any other. -->
-		{#each items as item (key(item))}<li
-				class="[content-visibility:auto]"
-				style:contain-intrinsic-height="auto {estimatePx}px"
-			>
-				{@render row(item)}
-			</li>{/each}
+		{#each items as item (key(item))}<li>{@render row(item)}</li>{/each}
 	</ul>
 {:else}
 	<ul

@@ -163,7 +163,7 @@
 				{#each nooks as nook (nook.id)}
 					<label class="flex min-h-9 items-center gap-1.5"
 						><input
-							class="checkbox checkbox-sm"
+							class="checkbox"
 							type="checkbox"
 							checked={places.has(nook.id)}
 							onchange={(event) => desk.setPlace(reset, nook.id, event.currentTarget.checked)}

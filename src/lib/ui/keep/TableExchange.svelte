@@ -22,10 +22,10 @@
 	<a class="link" href="/home/{desk.home.id}/fit/kinds">Fit</a>.
 </p>
 <div class="flex flex-wrap items-center gap-2">
-	<div class="join" role="group" aria-label="Which table">
+	<div class="flex flex-wrap gap-1" role="group" aria-label="Which table">
 		{#each EXCHANGED_KEYS as key (key)}
 			<button
-				class="btn join-item"
+				class="btn"
 				class:btn-primary={desk.which === key}
 				aria-pressed={desk.which === key}
 				onclick={() => (desk.which = key)}>{EXCHANGED[key].title}</button

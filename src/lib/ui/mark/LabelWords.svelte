@@ -39,7 +39,7 @@
 		{/if}
 		{#if !label.isFixed}<label class="flex min-h-9 items-center gap-1.5 text-sm"
 				><input
-					class="checkbox checkbox-sm"
+					class="checkbox"
 					type="checkbox"
 					checked={label.bare}
 					onchange={(event) => desk.setBare(label, event.currentTarget.checked)}

@@ -14,7 +14,8 @@
 	} from '$lib/core/zoning';
 	import { type Layout } from '$lib/core/solvers/assignment';
 	import { BAND_WORDS } from '$lib/messages/survey';
-	import { notesText, ruledOutText, softText, tellingRules } from '$lib/messages/zoning';
+	import { notesText } from '$lib/messages/notes';
+	import { ruledOutText, softText, tellingRules } from '$lib/messages/rules';
 	import TagChip from '../drawing/TagChip.svelte';
 
 	interface Props {

@@ -4,7 +4,7 @@
 	import Square from '@lucide/svelte/icons/square';
 	import { findHidden } from '$lib/core/survey';
 	import { HIDDEN_WORDS } from '$lib/messages/survey';
-	import { contestedText, helpAct, helpedText, helpText } from '$lib/messages/zoning';
+	import { contestedText, helpAct, helpedText, helpText } from '$lib/messages/helping';
 	import type { PlaceDesk } from '$lib/state/place-desk.svelte';
 
 	let { desk }: { desk: PlaceDesk } = $props();

@@ -1,14 +1,8 @@
 <script lang="ts">
 	import type { PlaceDesk } from '$lib/state/place-desk.svelte';
 	import { countText } from '$lib/messages/numbers';
-	import {
-		brokenText,
-		liftAct,
-		liftText,
-		reviewText,
-		ruledOutText,
-		smallestChangeText
-	} from '$lib/messages/zoning';
+	import { brokenText, reviewText, ruledOutText } from '$lib/messages/rules';
+	import { liftAct, liftText, smallestChangeText } from '$lib/messages/helping';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
 	import PlaceReason from '$lib/ui/panels/PlaceReason.svelte';
 	import HelpMost from './HelpMost.svelte';

@@ -22,7 +22,7 @@
 	<label class="pick"
 		><input
 			type="checkbox"
-			class="checkbox checkbox-sm"
+			class="checkbox"
 			data-thing={thing.id}
 			aria-label={thing.name}
 			checked={isHeld}

@@ -14,6 +14,7 @@
 	import ShelfView from '$lib/ui/drawing/ShelfView.svelte';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
+	import DepthPart from '$lib/ui/fit/DepthPart.svelte';
 	import FitHead from '$lib/ui/fit/FitHead.svelte';
 	import FitPanel from '$lib/ui/fit/FitPanel.svelte';
 	import PartPlace from '$lib/ui/fit/PartPlace.svelte';
@@ -163,6 +164,14 @@
 						/>
 					</figure>
 				{/each}
+				{#if desk.nook && desk.hand.drawn}
+					<DepthPart
+						{home}
+						nook={desk.nook}
+						fit={desk.hand.drawn}
+						picked={desk.picked?.id ?? null}
+					/>
+				{/if}
 			</div>
 		</div>
 	{/if}

@@ -38,8 +38,7 @@
 	<KeepHead>
 		{#if desk.due.length}
 			<label class="flex items-center gap-1.5 text-sm"
-				><input class="checkbox checkbox-sm" type="checkbox" bind:checked={withDates} />use-by dates
-				too</label
+				><input class="checkbox" type="checkbox" bind:checked={withDates} />use-by dates too</label
 			>
 			<button class="btn" onclick={calendar}><CalendarPlus size={18} />Calendar file</button>
 		{/if}

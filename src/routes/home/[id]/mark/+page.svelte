@@ -197,7 +197,7 @@
 			{#each LABEL_FIELDS as field (field)}
 				<label class="flex min-h-9 items-center gap-1.5"
 					><input
-						class="checkbox checkbox-sm"
+						class="checkbox"
 						type="checkbox"
 						checked={desk.fields.includes(field)}
 						onchange={() => desk.toggleField(field)}

@@ -3,7 +3,8 @@
 	import type { Group } from '$lib/core/model';
 	import { cabinetsInOrder } from '$lib/core/survey';
 	import { placesOfLots, reviewPlan } from '$lib/core/zoning';
-	import { notesText, reviewText } from '$lib/messages/zoning';
+	import { notesText } from '$lib/messages/notes';
+	import { reviewText } from '$lib/messages/rules';
 	import { dateText } from '$lib/messages/clearing';
 	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
