@@ -94,7 +94,14 @@ export class ClearDesk {
 			() => this.#cutInput(),
 			({ home, nookId }) => {
 				const cut = nookId ? cutPlace(home, nookId, { stay: new Set(), go: new Set() }) : null;
-				return cut && { over: cut.wanting.length - cut.cut.keep.length, of: cut.wanting.length };
+				if (!cut) return null;
+				const kept = new Set(cut.cut.keep);
+				const count = (items: typeof cut.wanting) =>
+					items.reduce((sum, { lots }) => sum + lots[0]!.pieces, 0);
+				return {
+					over: count(cut.wanting.filter(({ key }) => !kept.has(key))),
+					of: count(cut.wanting)
+				};
 			},
 			deps.afterwards
 		);

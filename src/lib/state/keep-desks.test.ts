@@ -111,6 +111,23 @@ describe('resets of a home', () => {
 		expect(store.home.resets[larder.id]).toMatchObject({ lastDoneOn: TODAY, foundShare: 0 });
 		expect(clear.reset).toBeNull();
 	});
+	it('goes past the places that hold nothing of what it is for', () => {
+		const { desk, deps } = keep();
+		const makeUp = desk.due.find(({ reset }) => reset.kind === 'make-up')!.reset;
+		desk.begin(makeUp);
+		const all = makeUp.nookIds.length || 2;
+		const clear = new ResetDesk({ ...deps, asked: () => makeUp.id, nookId: () => null });
+		expect(clear.places.length).toBeGreaterThan(0);
+		expect(clear.places.length).toBeLessThan(all);
+		// Where one stands one stays, also when the last of it has gone.
+		const bare = Object.values(desk.home.nooks).find(
+			({ id, cabinetId }) =>
+				(makeUp.nookIds.includes(id) || cabinetId === makeUp.cabinetId) &&
+				!clear.places.some((nook) => nook.id === id)
+		)!;
+		const there = new ResetDesk({ ...deps, asked: () => makeUp.id, nookId: () => bare.id });
+		expect(there.places.map(({ id }) => id)).toContain(bare.id);
+	});
 });
 
 describe('a week that is watched', () => {

@@ -34,4 +34,14 @@ describe('carrying out a cut', () => {
 		const again = cutPlace(home, nookId, NONE);
 		expect(again ? again.wanting.length - again.cut.keep.length : 0).toBe(0);
 	});
+	it('looks at very many pieces in parts, and loses none of them', () => {
+		const nookId = full[0]!;
+		const [lot] = Object.values(demo.lots).filter((each) => each.nookId === nookId);
+		const many = applyEdit(demo, (draft) => void (draft.lots[lot!.id]!.count = 1_000_000)).home;
+		const found = cutPlace(many, nookId, NONE)!;
+		const own = found.wanting.filter(({ lots }) => lots[0]!.lot.id === lot!.id);
+		expect(own.length).toBeLessThan(600);
+		expect(own.reduce((sum, { lots }) => sum + lots[0]!.pieces, 0)).toBe(1_000_000);
+		expect(piecesOut(found).get(lot!.id)).toBeGreaterThan(900_000);
+	});
 });

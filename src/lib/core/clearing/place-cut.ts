@@ -32,6 +32,20 @@ export interface PlaceCut {
 /** Worth of the first piece of a thing is its uses a week; every further one that is held adds less and less. */
 const worthOf = (thing: Thing, nth: number): number => usesPerWeek(thing) / nth + 0.001;
 
+/** So many pieces of a lot are looked at one by one; what is beyond them comes in so many equal parts. */
+const MOST_SINGLE = 500;
+const PARTS_BEYOND = 50;
+/** Parts a lot into pieces and, where it has very many, larger parts; the sizes sum to it. */
+function partsOf(pieces: number): number[] {
+	const singles = Array<number>(Math.min(pieces, MOST_SINGLE)).fill(1);
+	const beyond = pieces - singles.length;
+	if (!(beyond > 0)) return singles;
+	const each = Math.ceil(beyond / PARTS_BEYOND);
+	const whole = Math.floor(beyond / each);
+	const rest = beyond - whole * each;
+	return [...singles, ...Array<number>(whole).fill(each), ...(rest > 0 ? [rest] : [])];
+}
+
 /**
  * Lists what wants a place, a piece at a time: a box with its lid counts as one, a lid without a box is worth
  * nothing. The worth is uses a week, less for each further piece of the same thing. `others` are lots that stand
@@ -49,11 +63,11 @@ export function wantingOf(home: Home, nookId: string, others: readonly string[] 
 	return here.flatMap((lot) => {
 		const thing = home.things[lot.thingId];
 		if (!thing) return [];
-		return Array.from({ length: piecesIn(lot) }, (_, i): Wanting[] => {
+		return partsOf(piecesIn(lot)).flatMap((pieces, i): Wanting[] => {
 			const key = `${lot.id}/${i + 1}`;
 			// A matched lid comes and goes with its box.
 			if (mates.has(key)) return [];
-			const nth = (seen.get(thing.id) ?? 0) + 1;
+			const nth = (seen.get(thing.id) ?? 0) + pieces;
 			seen.set(thing.id, nth);
 			const mateKey = mateOf.get(key);
 			const mate = mateKey ? lotOf.get(mateKey) : undefined;
@@ -62,13 +76,13 @@ export function wantingOf(home: Home, nookId: string, others: readonly string[] 
 				{
 					key,
 					name: mate ? `${thing.name} with its lid` : thing.name,
-					value: lone ? 0 : worthOf(thing, nth),
-					volumeMl: pieceVolumeMl(thing) + (mate ? pieceVolumeMl(mate.thing) : 0),
-					runMm: frontRunMm(thing, 1) + (mate ? frontRunMm(mate.thing, 1) : 0),
-					lots: [{ lot, pieces: 1 }, ...(mate ? [{ lot: mate.lot, pieces: 1 }] : [])]
+					value: lone ? 0 : pieces * worthOf(thing, nth),
+					volumeMl: pieceVolumeMl(thing) * pieces + (mate ? pieceVolumeMl(mate.thing) : 0),
+					runMm: frontRunMm(thing, pieces) + (mate ? frontRunMm(mate.thing, 1) : 0),
+					lots: [{ lot, pieces }, ...(mate ? [{ lot: mate.lot, pieces: 1 }] : [])]
 				}
 			];
-		}).flat();
+		});
 	});
 }
 

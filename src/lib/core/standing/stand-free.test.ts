@@ -30,6 +30,19 @@ const heights = (goods: readonly Good[], clear = SHELF) =>
 	standFree(goods, clear).lanes.map(({ heightMm }) => heightMm);
 
 describe('goods that stand free', () => {
+	it('are stood in so many rows and one block, however many there are: none is lost', () => {
+		for (const pieces of [3, 10_000, 1_000_000, 1e9]) {
+			const { lanes, tooLarge } = standFree([good([60, 60, 100], { pieces })], SHELF);
+			expect(tooLarge).toEqual([]);
+			expect(lanes.length).toBeLessThanOrEqual(201);
+			const held = lanes.flatMap(({ holds }) => holds).reduce((sum, one) => sum + one.pieces, 0);
+			expect(held).toBe(pieces);
+			// The block is as wide as its rows would be.
+			const wide = lanes.reduce((sum, { w }) => sum + w, 0);
+			const perRow = Math.floor(SHELF.depthMm / 60) * Math.floor(SHELF.heightMm / 100);
+			expect(wide).toBeGreaterThanOrEqual((Math.floor(pieces / perRow) - 1) * 60);
+		}
+	});
 	const large = { size: [240, 300, 110] as const, rimMm: 200 };
 	const small = { size: [200, 250, 100] as const, rimMm: 160 };
 	it('stand a smaller pot in a larger one, which rises by a finger and no more', () => {

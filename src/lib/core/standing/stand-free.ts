@@ -90,6 +90,33 @@ function shortOf(good: Good, { widthMm, depthMm, heightMm }: Clear): TooLarge {
 	return { good, side: 'floor', shortMm: Math.max(1, Math.ceil(Math.min(...over))) };
 }
 
+/** Rows while they are filled. */
+interface Row {
+	w: number;
+	d: number;
+	heightMm: number;
+	holds: Map<Thing, Good>;
+}
+/** So many rows of one thing are stood one by one; what is beyond them is one block as wide as its rows. */
+const MOST_ROWS = 200;
+
+/** So many pieces of a thing as one block: a home with a million of something must not be stood row by row. */
+function blockOf(
+	good: Good,
+	pieces: number,
+	{ across, back, pile, upMm }: Column,
+	depthMm: number
+): Row {
+	const piles = Math.max(1, Math.floor(depthMm / back));
+	const rows = Math.ceil(pieces / (piles * pile));
+	return {
+		w: rows * across,
+		d: piles * back,
+		heightMm: Math.min(pieces, pile) * upMm,
+		holds: new Map([[good.thing, piecesOf(good, pieces)]])
+	};
+}
+
 /**
  * Stands goods free: each thing in a row from front to back, piled where it stands by itself; what is left of a row's
  * depth is used by the next thing of like width. Every piece is in one lane, or too large.
@@ -112,16 +139,14 @@ export function standFree(
 			b.good.usesPerWeek - a.good.usesPerWeek ||
 			(a.good.thing.id < b.good.thing.id ? -1 : 1)
 	);
-	interface Row {
-		w: number;
-		d: number;
-		heightMm: number;
-		holds: Map<Thing, Good>;
-	}
 	const rows: Row[] = [];
 	for (const { good, column } of standing) {
 		let left = good.pieces;
-		while (left > 0) {
+		for (let own = 0; left > 0; own++) {
+			if (own === MOST_ROWS) {
+				rows.push(blockOf(good, left, column, depthMm));
+				break;
+			}
 			let row = rows.find(
 				(open) =>
 					open.d + column.back <= depthMm * LONG_ROW &&
