@@ -1,4 +1,4 @@
-import { countText, tenthsText, wholeText } from './numbers';
+import { countText, listText, tenthsText, wholeText } from './numbers';
 import { formatLength, formatMass, formatMoney, formatVolume, type Home } from '../core/model';
 import {
 	type Contested,
@@ -8,7 +8,6 @@ import {
 	type Lift,
 	type SmallestChange
 } from '../core/zoning';
-import { listText } from './notes';
 
 /** Says the smallest change that would give a group a place. */
 export function smallestChangeText(change: SmallestChange, home: Home): string {

@@ -1,4 +1,4 @@
-import { formatMoney, type Home, type Reset } from '../core/model';
+import { formatMoney, STAGES, type Home, type Reset, type Stage } from '../core/model';
 import type {
 	DueReset,
 	HomeSummary,
@@ -9,7 +9,7 @@ import type {
 } from '../core/upkeep';
 import { daysText, minutesText } from './clearing';
 import { countText, wholeText } from './numbers';
-import { RESET_WORDS } from './steps';
+import { RESET_WORDS, STAGE_WORDS } from './steps';
 import { BAND_WORDS } from './survey';
 
 /** What a reset is called: in the household's words, else its kind and its cabinet. */
@@ -62,14 +62,10 @@ export function replyText(is: 'right' | 'almost' | 'wrong', group: string, place
 }
 
 export const WORK_STAGE_WORDS: Readonly<Record<WorkStage, string>> = {
-	walk: 'Walk',
-	clear: 'Clear',
-	sort: 'Sort',
-	place: 'Place',
-	fit: 'Fit',
-	mark: 'Mark',
-	turn: 'Turn',
-	keep: 'Keep',
+	...(Object.fromEntries(STAGES.map((stage) => [stage, STAGE_WORDS[stage].name])) as Record<
+		Stage,
+		string
+	>),
 	shop: 'Shopping'
 };
 export const TAKE_OVER_WORDS: Readonly<Record<TakeOverPart, { name: string; what: string }>> = {

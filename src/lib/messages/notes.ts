@@ -1,13 +1,7 @@
-import { signedText, tenthsText } from './numbers';
+import { listText, signedText, tenthsText } from './numbers';
 import { type Lot } from '../core/model';
 import { type HardCode, type LotShare, type Price } from '../core/zoning';
 import { hardText } from './rules';
-
-/** Writes so many of a list, and how many more there are. @example listText(['a', 'b', 'c'], 2) // 'a, b and 1 more' */
-export const listText = (all: readonly string[], shown: number): string =>
-	all.length > shown
-		? `${all.slice(0, shown).join(', ')} and ${all.length - shown} more`
-		: all.join(', ');
 
 /**
  * Writes what is carried of a lot; `lot` is missing where an earlier step makes it.

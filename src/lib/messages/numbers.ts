@@ -27,3 +27,9 @@ export const signedText = (value: number): string => {
 /** A count with its noun. @example countText(1, 'place') // '1 place' */
 export const countText = (count: number, one: string, many = `${one}s`): string =>
 	`${wholeText(count)} ${count === 1 ? one : many}`;
+
+/** Writes so many of a list, and how many more there are. @example listText(['a', 'b', 'c'], 2) // 'a, b and 1 more' */
+export const listText = (all: readonly string[], shown: number): string =>
+	all.length > shown
+		? `${all.slice(0, shown).join(', ')} and ${all.length - shown} more`
+		: all.join(', ');

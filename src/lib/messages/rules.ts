@@ -6,7 +6,7 @@ import {
 	type RuleAgainst,
 	type SoftCode
 } from '../core/zoning';
-import { listText } from './notes';
+import { listText } from './numbers';
 
 /** Says why a group may not live in a nook. */
 export function hardText(code: HardCode | 'over-capacity' | 'conflict' | 'apart'): string {

@@ -1,5 +1,5 @@
-import type { NextStep, Stage } from '../core/upkeep';
-import type { Reset } from '../core/model';
+import type { NextStep } from '../core/upkeep';
+import type { Reset, Stage } from '../core/model';
 
 export const STAGE_WORDS: Readonly<Record<Stage, { name: string; question: string }>> = {
 	walk: { name: 'Walk', question: 'What places are there, and how big is each inside?' },

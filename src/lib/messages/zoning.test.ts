@@ -4,7 +4,8 @@ import { NOW } from '../core/fixtures/tiny-home';
 import { buildZoneModel, placesOfLots } from '../core/zoning';
 import { rulesAgainst } from '../core/zoning/rules-against';
 import { hardText, ruledOutText, tellingRules } from './rules';
-import { listText, lotText, notesText } from './notes';
+import { lotText, notesText } from './notes';
+import { listText } from './numbers';
 
 const demo = demoHome(NOW);
 

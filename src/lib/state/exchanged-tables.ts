@@ -1,19 +1,7 @@
-import {
-	mayTake,
-	readStock,
-	STOCK_FIELDS,
-	stockRows,
-	type StockRow
-} from '../core/clearing/stock-table';
+import { mayTake, readStock, STOCK_FIELDS, stockRows } from '../core/clearing/stock-table';
 import type { Home } from '../core/model';
-import {
-	MEAL_FIELDS,
-	mealRows,
-	mayTakeMeal,
-	readMeals,
-	type MealRow
-} from '../core/rotation/meals-table';
-import { PLACE_FIELDS, placeRows, readPlaces, type PlaceRow } from '../core/survey/places-table';
+import { MEAL_FIELDS, mealRows, mayTakeMeal, readMeals } from '../core/rotation/meals-table';
+import { PLACE_FIELDS, placeRows, readPlaces } from '../core/survey/places-table';
 import { matchColumns, type Field, type Table } from '../core/tables';
 import { countText } from '../messages/numbers';
 import {
@@ -65,6 +53,35 @@ export interface ExchangedTable {
 	) => ReadRows;
 }
 
+/** What is known of each row of a kind of table, besides what all rows have. */
+interface OfRows<Row> {
+	readonly rows: readonly Row[];
+	readonly mayTake: (row: Row) => boolean;
+	readonly cells: (row: Row) => readonly string[];
+	readonly wrong: (row: Row) => readonly string[];
+	readonly take: (rows: readonly Row[], store: HomeStore, words: string, context: Context) => void;
+}
+/** Rows of a kind of table as they are seen, and how those that may be are taken. */
+function readRows<Row extends Pick<SeenRow, 'row' | 'isHere'> & { readonly name: string }>({
+	rows,
+	mayTake,
+	cells,
+	wrong,
+	take
+}: OfRows<Row>): ReadRows {
+	return {
+		rows: rows.map((row) => ({
+			row: row.row,
+			name: row.name,
+			isHere: row.isHere,
+			cells: cells(row),
+			wrong: wrong(row),
+			mayTake: mayTake(row)
+		})),
+		take: (store, words, context) => take(rows.filter(mayTake), store, words, context)
+	};
+}
+
 const stockTable: ExchangedTable = {
 	title: 'Stock',
 	fields: STOCK_FIELDS,
@@ -74,31 +91,26 @@ const stockTable: ExchangedTable = {
 	read(home, table, columns, { today }) {
 		const order = home.dateOrder ?? 'dmy';
 		const rows = readStock(home, table, columns as never, { order, today });
-		const seen = (row: StockRow): SeenRow => ({
-			row: row.row,
-			name: row.line.name,
-			cells: [
-				`${row.line.count}${row.unit === 'pack' ? '' : ` ${row.unit}`}`,
-				home.nooks[row.nookId ?? '']?.name ?? 'on the table',
-				row.line.printed?.on ?? ''
+		return readRows({
+			rows: rows.map((row) => ({ ...row, name: row.line.name })),
+			mayTake,
+			cells: ({ line, unit, nookId }) => [
+				`${line.count}${unit === 'pack' ? '' : ` ${unit}`}`,
+				home.nooks[nookId ?? '']?.name ?? 'on the table',
+				line.printed?.on ?? ''
 			],
-			wrong: row.issues.map(stockIssueText),
-			isHere: row.isHere,
-			mayTake: mayTake(row)
-		});
-		return {
-			rows: rows.map(seen),
-			take(store, words, context) {
-				const taken = rows.filter(mayTake).map(({ line, unit, nookId }) => ({
+			wrong: ({ issues }) => issues.map(stockIssueText),
+			take(own, store, words, { newId, today: on }) {
+				const taken = own.map(({ line, unit, nookId }) => ({
 					line,
 					unit,
 					nookId,
-					thingId: context.newId(),
-					lotId: context.newId()
+					thingId: newId(),
+					lotId: newId()
 				}));
-				store.run(words, 'bringStock', taken as never, context.today);
+				store.run(words, 'bringStock', taken as never, on);
 			}
-		};
+		});
 	}
 };
 
@@ -108,22 +120,19 @@ const placesTable: ExchangedTable = {
 	fieldWords: PLACE_FIELD_WORDS,
 	needs: { field: 'name', head: 'place' },
 	cells: placeRows,
-	read(home, table, columns) {
-		const rows = readPlaces(home, table, columns as never);
-		const isFine = (row: PlaceRow) => !row.isHere && !row.issues.length;
-		return {
-			rows: rows.map((row) => ({
-				row: row.row,
-				name: row.name,
-				cells: [row.nookId ? 'changed' : 'new', row.cabinet, saidOfPlaceText(row.said)],
-				wrong: row.issues.map(placeIssueText),
-				isHere: row.isHere,
-				mayTake: isFine(row)
-			})),
-			take: (store, words, { newId }) =>
-				void store.run(words, 'bringPlaces', rows.filter(isFine) as never, newId())
-		};
-	}
+	read: (home, table, columns) =>
+		readRows({
+			rows: readPlaces(home, table, columns as never),
+			mayTake: ({ isHere, issues }) => !isHere && !issues.length,
+			cells: ({ nookId, cabinet, said }) => [
+				nookId ? 'changed' : 'new',
+				cabinet,
+				saidOfPlaceText(said)
+			],
+			wrong: ({ issues }) => issues.map(placeIssueText),
+			take: (own, store, words, { newId }) =>
+				void store.run(words, 'bringPlaces', own as never, newId())
+		})
 };
 
 const mealsTable: ExchangedTable = {
@@ -132,26 +141,19 @@ const mealsTable: ExchangedTable = {
 	fieldWords: MEAL_FIELD_WORDS,
 	needs: { field: 'name', head: 'meal' },
 	cells: mealRows,
-	read(home, table, columns) {
-		const rows = readMeals(home, table, columns as never);
-		const seen = (row: MealRow): SeenRow => ({
-			row: row.row,
-			name: row.name,
-			cells: [
-				row.meal.id ? 'changed' : 'new',
-				`serves ${row.meal.servings}`,
-				countText(row.meal.ingredients.length, 'ingredient')
+	read: (home, table, columns) =>
+		readRows({
+			rows: readMeals(home, table, columns as never),
+			mayTake: mayTakeMeal,
+			cells: ({ meal }) => [
+				meal.id ? 'changed' : 'new',
+				`serves ${meal.servings}`,
+				countText(meal.ingredients.length, 'ingredient')
 			],
-			wrong: row.issues.map(mealIssueText),
-			isHere: row.isHere,
-			mayTake: mayTakeMeal(row)
-		});
-		return {
-			rows: rows.map(seen),
-			take: (store, words, { newId }) =>
-				void store.run(words, 'bringMeals', rows.filter(mayTakeMeal) as never, newId())
-		};
-	}
+			wrong: ({ issues }) => issues.map(mealIssueText),
+			take: (own, store, words, { newId }) =>
+				void store.run(words, 'bringMeals', own as never, newId())
+		})
 };
 
 /** The tables that go out and come in, by the key of their choice. */

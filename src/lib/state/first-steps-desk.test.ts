@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { counter, NOW, TODAY } from '../core/fixtures/tiny-home';
-import { makeHome, REGIONS, regionOf } from '../core/model';
-import { nextSteps, stageProgress, STAGES } from '../core/upkeep';
+import { makeHome, REGIONS, regionOf, STAGES } from '../core/model';
+import { nextSteps, stageProgress } from '../core/upkeep';
 import { stepPath, stepText } from '../messages/steps';
 import { DeskStore } from './desk-store';
 import { FirstStepsDesk } from './first-steps-desk.svelte';

@@ -12,6 +12,8 @@ export interface PicturesDeps extends KeepPhotoDeps {
 /** Pictures of places before and after the work. */
 export class PicturesDesk {
 	readonly #deps: PicturesDeps;
+	/** The place that pictures are taken of; empty: none was chosen. */
+	chosen = $state('');
 	/** Why the last picture was not kept. */
 	wrong = $state('');
 
@@ -22,6 +24,10 @@ export class PicturesDesk {
 		return this.#deps.store().home;
 	}
 	pairs = $derived.by((): readonly PicturePair[] => picturePairs(this.home));
+	/** The place that was chosen, and those with pictures, the latest first. */
+	shown = $derived.by((): readonly string[] => [
+		...new Set([this.chosen, ...this.pairs.map(({ nookId }) => nookId)].filter(Boolean))
+	]);
 	pairOf(nookId: string): PicturePair {
 		return picturePair(this.home, nookId);
 	}

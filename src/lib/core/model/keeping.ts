@@ -119,17 +119,11 @@ export const Picture = z.strictObject({
 });
 export type Picture = z.infer<typeof Picture>;
 
-export const WORK_STAGES = [
-	'walk',
-	'clear',
-	'sort',
-	'place',
-	'fit',
-	'mark',
-	'turn',
-	'keep',
-	'shop'
-] as const;
+/** The stages of the work, in their order. */
+export const STAGES = ['walk', 'clear', 'sort', 'place', 'fit', 'mark', 'turn', 'keep'] as const;
+export type Stage = (typeof STAGES)[number];
+/** What hours go into: a stage, or the way to the shop. */
+export const WORK_STAGES = [...STAGES, 'shop'] as const;
 /** Time of an organizer at a home that no clear-out timed. */
 export const WorkTime = z.strictObject({
 	id: WorkTimeId,

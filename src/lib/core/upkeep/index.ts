@@ -58,12 +58,5 @@ export {
 	type RoutineDraft,
 	type RoutineStep
 } from './routines';
-export {
-	nextSteps,
-	stageProgress,
-	STAGES,
-	type NextStep,
-	type Stage,
-	type StageProgress
-} from './next-steps';
+export { nextSteps, stageProgress, type NextStep, type StageProgress } from './next-steps';
 export { UPKEEP_COMMANDS } from './commands';

@@ -3,22 +3,10 @@ import { fitFingerprint } from '../fitting';
 import { keptThings, looseThings, unknownThings } from '../grouping';
 import { countPast, shoppingList, useFirst } from '../rotation';
 import { containerLabels, isUnprinted, placeLabels } from '../marking';
-import { decidedLots, memoOn, stock, type Home } from '../model';
+import { activePlan, decidedLots, memoOn, stock, type Home, type Stage } from '../model';
 import { checkSurvey, estimatedPlaces, tapeList } from '../survey';
 import { zoneFingerprint } from '../zoning';
 import { resetsDue } from './resets';
-
-export type Stage = 'walk' | 'clear' | 'sort' | 'place' | 'fit' | 'mark' | 'turn' | 'keep';
-export const STAGES: readonly Stage[] = [
-	'walk',
-	'clear',
-	'sort',
-	'place',
-	'fit',
-	'mark',
-	'turn',
-	'keep'
-];
 
 export type NextStep = { readonly stage: Stage } & (
 	| { readonly code: 'add-cabinets' }
@@ -46,9 +34,6 @@ export type NextStep = { readonly stage: Stage } & (
 export type StageProgress = Readonly<Record<Stage, number | null>>;
 
 const share = (done: number, of: number): number | null => (of > 0 ? done / of : null);
-
-const activePlan = (home: Home) =>
-	home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
 
 /** Nooks that the plan in force gives to groups. */
 const plannedNooks = (home: Home) =>

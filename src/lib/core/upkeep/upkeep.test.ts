@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
-import { makeHome } from '../model';
+import { makeHome, STAGES } from '../model';
 import { adoptPlan, placeHome, toZonePlan } from '../zoning';
 import { apply, NOW, TODAY, tinyHome } from '../fixtures/tiny-home';
-import { nextSteps, stageProgress, STAGES } from '.';
+import { nextSteps, stageProgress } from '.';
 
 describe('what to do next', () => {
 	const codes = (home: ReturnType<typeof tinyHome>) =>

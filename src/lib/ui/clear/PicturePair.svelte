@@ -4,6 +4,7 @@
 	import type { Picture } from '$lib/core/model';
 	import { dateText } from '$lib/messages/clearing';
 	import type { PicturesDesk } from '$lib/state/pictures-desk.svelte';
+	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import StoredPhoto from '$lib/ui/forms/StoredPhoto.svelte';
 
 	interface Props {
@@ -36,20 +37,13 @@
 						><b>{TITLES[when]}</b>
 						<span class="soft measure text-sm">{dateText(picture.on)}</span></span
 					>{/if}
-				<label class="btn relative" class:btn-ghost={!!picture} class:btn-square={!!picture}
-					><Camera size={18} />{picture ? '' : TITLES[when]}
-					<input
-						type="file"
-						accept="image/*"
-						capture="environment"
-						class="absolute inset-0 cursor-pointer opacity-0"
-						aria-label="Picture {when}, {name}"
-						onchange={(event) => {
-							const input = event.currentTarget;
-							const file = input.files?.[0];
-							if (file) void desk.take(nookId, when, file).finally(() => (input.value = ''));
-						}}
-					/></label
+				<FileButton
+					accept="image/*"
+					camera
+					label="Picture {when}, {name}"
+					class={picture ? 'btn-ghost btn-square' : ''}
+					onfile={(file) => desk.take(nookId, when, file)}
+					><Camera size={18} />{picture ? '' : TITLES[when]}</FileButton
 				>
 				{#if picture && !small}
 					<button

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import type { Stage } from '$lib/core/upkeep';
+	import type { Stage } from '$lib/core/model';
 	import { STAGE_WORDS } from '$lib/messages/steps';
 
 	let { stage, children }: { stage: Stage; children?: Snippet } = $props();

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { STAGES, type StageProgress } from '$lib/core/upkeep';
+	import { STAGES } from '$lib/core/model';
+	import type { StageProgress } from '$lib/core/upkeep';
 	import { STAGE_WORDS } from '$lib/messages/steps';
 	import { STAGE_ICONS } from './stages';
 

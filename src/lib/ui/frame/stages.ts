@@ -7,7 +7,7 @@ import Ruler from '@lucide/svelte/icons/ruler';
 import StickyNote from '@lucide/svelte/icons/sticky-note';
 import Tags from '@lucide/svelte/icons/tags';
 import type { Component } from 'svelte';
-import type { Stage } from '$lib/core/upkeep';
+import type { Stage } from '$lib/core/model';
 
 export const STAGE_ICONS: Readonly<Record<Stage, Component<{ size?: number }>>> = {
 	walk: Ruler,

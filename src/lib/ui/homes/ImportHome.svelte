@@ -9,6 +9,7 @@
 	import type { HomesDesk } from '$lib/state/homes-desk.svelte';
 	import { newId } from '$lib/state/ids';
 	import { readFile } from '$lib/state/read-file';
+	import FileButton from '$lib/ui/forms/FileButton.svelte';
 
 	let { desk }: { desk: HomesDesk } = $props();
 	/** A backup of all homes is an archive too, and says so. */
@@ -43,20 +44,9 @@
 		A file that ends in .keepnook.json, or the archive with its pictures. If that home is here
 		already, you are asked what to do.
 	</p>
-	<label class="btn relative">
-		<FolderInput size={18} />Import a home file
-		<input
-			type="file"
-			class="absolute inset-0 cursor-pointer opacity-0"
-			accept=".json,.zip,application/json,application/zip"
-			aria-label="Import a home file"
-			onchange={(event) => {
-				const input = event.currentTarget;
-				const file = input.files?.[0];
-				if (file) void importFile(file).finally(() => (input.value = ''));
-			}}
-		/>
-	</label>
+	<FileButton accept=".json,.zip,application/json,application/zip" onfile={importFile}
+		><FolderInput size={18} />Import a home file</FileButton
+	>
 	{#if desk.restored}
 		{@const { added, here, bad } = desk.restored}
 		<div role="status" class="mt-3 border-l-4 pl-3" style="border-color:var(--color-primary)">

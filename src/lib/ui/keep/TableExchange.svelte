@@ -4,15 +4,11 @@
 	import { countText } from '$lib/messages/numbers';
 	import { EXCHANGED, EXCHANGED_KEYS } from '$lib/state/exchanged-tables';
 	import type { TablesDesk } from '$lib/state/tables-desk.svelte';
+	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { fileName, saveFile } from '$lib/ui/forms/save-file';
 
 	let { desk }: { desk: TablesDesk } = $props();
 	const SHOWN = 8;
-	async function bring(event: Event & { currentTarget: HTMLInputElement }) {
-		const file = event.currentTarget.files?.[0];
-		event.currentTarget.value = '';
-		if (file) desk.bring(await file.text());
-	}
 </script>
 
 <h2>As a table</h2>
@@ -38,13 +34,10 @@
 			saveFile(fileName(`${desk.home.name} ${desk.which}`, 'csv'), desk.csv(), 'text/csv')}
 		><FileDown size={18} />Save as CSV</button
 	>
-	<label class="btn"
-		><FileUp size={18} />Bring a table in<input
-			class="sr-only"
-			type="file"
-			accept=".csv,.tsv,.txt,text/csv"
-			onchange={bring}
-		/></label
+	<FileButton
+		accept=".csv,.tsv,.txt,text/csv"
+		onfile={async (file) => desk.bring(await file.text())}
+		><FileUp size={18} />Bring a table in</FileButton
 	>
 </div>
 {#if desk.wrong}<p role="alert" class="text-error mt-2">{desk.wrong}</p>{/if}

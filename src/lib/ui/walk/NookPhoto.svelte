@@ -8,6 +8,7 @@
 	import { newId } from '$lib/state/ids';
 	import { keepPhoto } from '$lib/state/keep-photo';
 	import { shrinkPhoto } from '$lib/state/shrink-photo';
+	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import StoredPhoto from '$lib/ui/forms/StoredPhoto.svelte';
 	import PictureSize from './PictureSize.svelte';
 
@@ -59,20 +60,9 @@
 			</details>
 		{/if}
 		<div class="flex flex-wrap gap-2">
-			<label class="btn relative"
-				><Camera size={18} />{nook.photoId ? 'Another one' : 'Take one'}
-				<input
-					type="file"
-					accept="image/*"
-					class="absolute inset-0 cursor-pointer opacity-0"
-					aria-label="Picture of this place"
-					onchange={(event) => {
-						const input = event.currentTarget;
-						const file = input.files?.[0];
-						if (file) void take(file).finally(() => (input.value = ''));
-					}}
-				/>
-			</label>
+			<FileButton accept="image/*" label="Picture of this place" onfile={take}
+				><Camera size={18} />{nook.photoId ? 'Another one' : 'Take one'}</FileButton
+			>
 			{#if nook.photoId}
 				<button
 					class="btn btn-ghost"

@@ -9,6 +9,7 @@
 	import { readFile } from '$lib/state/read-file';
 	import { TablesDesk } from '$lib/state/tables-desk.svelte';
 	import { turnDeps } from '$lib/state/turn-deps';
+	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { fileName, mayShare, saveFile, shareFile } from '$lib/ui/forms/save-file';
 	import KeptFilePart from '$lib/ui/keep/KeptFilePart.svelte';
 	import TakeOver from '$lib/ui/keep/TakeOver.svelte';
@@ -30,11 +31,6 @@
 	async function give(how: typeof saveFile) {
 		const text = await desk.copy();
 		if (text) how(fileName(home.name, 'keepnook.json'), text, 'application/json');
-	}
-	async function bring(event: Event & { currentTarget: HTMLInputElement }) {
-		const file = event.currentTarget.files?.[0];
-		event.currentTarget.value = '';
-		if (file) await desk.bring(await readFile(file, deps));
 	}
 </script>
 
@@ -67,13 +63,10 @@
 		<section aria-label="Take a copy back in">
 			<h2>Take a copy back in</h2>
 			<p class="soft mb-2">Choose the file that came back. Nothing changes before you say so.</p>
-			<label class="btn"
-				><FileUp size={18} />Choose the file<input
-					class="sr-only"
-					type="file"
-					accept=".json,application/json"
-					onchange={bring}
-				/></label
+			<FileButton
+				accept=".json,application/json"
+				onfile={async (file) => desk.bring(await readFile(file, deps))}
+				><FileUp size={18} />Choose the file</FileButton
 			>
 			{#if desk.isBusy}<p role="status">Comparing …</p>{/if}
 			{#if desk.wrong}<p role="alert" class="text-error mt-2">{desk.wrong}</p>{/if}

@@ -11,12 +11,11 @@
 	import { shrinkPhoto } from '$lib/state/shrink-photo';
 	import { turnDeps } from '$lib/state/turn-deps';
 	import { getDb } from '$lib/state/database';
-	import { nooksInOrder } from '$lib/core/survey';
+	import BeforeAfter from '$lib/ui/keep/BeforeAfter.svelte';
+	import YearChart from '$lib/ui/keep/YearChart.svelte';
 	import HoursAndMaterials from '$lib/ui/keep/HoursAndMaterials.svelte';
-	import PicturePair from '$lib/ui/clear/PicturePair.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { RecordDesk } from '$lib/state/record-desk.svelte';
-	import Chart, { type ChartOption } from '$lib/ui/charts/Chart.svelte';
 	import { fileName, saveFile } from '$lib/ui/forms/save-file';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import KeepHead from '$lib/ui/keep/KeepHead.svelte';
@@ -27,41 +26,8 @@
 	const deps = turnDeps(getStore);
 	const hours = new HoursDesk(deps);
 	const pictures = new PicturesDesk({ ...deps, db: getDb, shrink: shrinkPhoto });
-	const places = $derived(nooksInOrder(home));
-	let placeId = $state('');
-	/** The place that was chosen, and those with pictures. */
-	const shownPlaces = $derived([
-		...new Set([placeId, ...pictures.pairs.map(({ nookId }) => nookId)].filter(Boolean))
-	]);
 	const money = (minor: number) => formatMoney(minor, home.currency);
 	let failed = $state('');
-	const option: ChartOption = ({ ink, line, accent, text }) => ({
-		grid: { left: 44, right: 12, top: 30, bottom: 26 },
-		legend: { top: 0, textStyle: text, data: ['used', 'thrown out'] },
-		xAxis: {
-			type: 'category',
-			data: desk.months.map(({ month }) => desk.monthText(month)),
-			axisLabel: text,
-			axisLine: { lineStyle: { color: ink } }
-		},
-		yAxis: { type: 'value', axisLabel: text, splitLine: { lineStyle: { color: line } } },
-		series: [
-			{
-				name: 'used',
-				type: 'bar',
-				stack: 'packs',
-				itemStyle: { color: line, borderColor: ink, borderWidth: 1 },
-				data: desk.months.map(({ used }) => Math.round(used))
-			},
-			{
-				name: 'thrown out',
-				type: 'bar',
-				stack: 'packs',
-				itemStyle: { color: accent },
-				data: desk.months.map(({ wasted }) => Math.round(wasted * 10) / 10)
-			}
-		]
-	});
 	async function pdf() {
 		failed = '';
 		try {
@@ -118,16 +84,7 @@
 	<section aria-label="Used and thrown out over the year">
 		<h2>Used and thrown out, packs a month</h2>
 		{#if desk.hasStockLog}
-			<Chart
-				{option}
-				heightPx={220}
-				label="Packs used and thrown out: {desk.months
-					.map(
-						({ month, used, wasted }) =>
-							`${desk.monthText(month)} ${wholeText(used)} and ${wholeText(wasted)}`
-					)
-					.join(', ')}"
-			/>
+			<YearChart {desk} />
 		{:else}<p class="soft">
 				Nothing was taken down yet. What you take in Turn is counted here.
 			</p>{/if}
@@ -165,30 +122,7 @@
 		</section>
 	</div>
 	<div class="mt-4"><HoursAndMaterials desk={hours} /></div>
-	<section class="mt-4" aria-label="Before and after">
-		<h2>Before and after</h2>
-		<p class="soft mb-2 text-sm">
-			A picture of a place before it is cleared, and one from the same spot when it is done.
-		</p>
-		<select
-			class="select mb-2"
-			aria-label="Place to take a picture of"
-			value={placeId}
-			onchange={(event) => (placeId = event.currentTarget.value)}
-		>
-			<option value="">choose a place</option>
-			{#each places as { nook } (nook.id)}<option value={nook.id}>{nook.name}</option>{/each}
-		</select>
-		{#if pictures.wrong}<p role="alert" class="text-error mb-2">{pictures.wrong}</p>{/if}
-		<div class="grid gap-4 lg:grid-cols-2">
-			{#each shownPlaces as nookId (nookId)}
-				<div>
-					<h3>{home.nooks[nookId]?.name}</h3>
-					<PicturePair desk={pictures} {nookId} />
-				</div>
-			{/each}
-		</div>
-	</section>
+	<div class="mt-4"><BeforeAfter desk={pictures} /></div>
 	<section class="mt-4 max-w-3xl" aria-label="For the report">
 		<label
 			><h2>In your own words</h2>

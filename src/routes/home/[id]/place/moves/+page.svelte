@@ -3,7 +3,8 @@
 	import Printer from '@lucide/svelte/icons/printer';
 	import { formatVolume } from '$lib/core/model';
 	import { moveOrder, type MoveStep } from '$lib/core/zoning';
-	import { listText, lotText } from '$lib/messages/notes';
+	import { lotText } from '$lib/messages/notes';
+	import { listText } from '$lib/messages/numbers';
 	import { getHomeStore } from '$lib/state/context';
 	import FrontView from '$lib/ui/drawing/FrontView.svelte';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';

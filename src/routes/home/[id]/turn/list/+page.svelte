@@ -14,6 +14,7 @@
 	import { getHomeStore } from '$lib/state/context';
 	import { ListDesk } from '$lib/state/list-desk.svelte';
 	import { turnDeps } from '$lib/state/turn-deps';
+	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { fileName, mayShare, saveFile, shareFile } from '$lib/ui/forms/save-file';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import PutAway from '$lib/ui/turn/PutAway.svelte';
@@ -24,11 +25,6 @@
 	const home = $derived(desk.home);
 	const money = (minor: number) => formatMoney(minor, home.currency);
 	let opened = $state<string | null>(null);
-	async function bring(event: Event & { currentTarget: HTMLInputElement }) {
-		const file = event.currentTarget.files?.[0];
-		event.currentTarget.value = '';
-		if (file) desk.bring(await file.text());
-	}
 </script>
 
 <Bench panel={desk.inTrolley.length ? panel : undefined} panelLabel="Put away">
@@ -47,13 +43,8 @@
 				><Share2 size={18} />Share</button
 			>
 		{/if}
-		<label class="btn"
-			><FileUp size={18} />Ticked file<input
-				class="sr-only"
-				type="file"
-				accept=".csv,text/csv"
-				onchange={bring}
-			/></label
+		<FileButton accept=".csv,text/csv" onfile={async (file) => desk.bring(await file.text())}
+			><FileUp size={18} />Ticked file</FileButton
 		>
 	</TurnHead>
 	<form
