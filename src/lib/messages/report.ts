@@ -1,8 +1,15 @@
 import { activePlan, formatMoney, formatVolume, type Home } from '../core/model';
-import { knowing, monthsDone, resetsDue, workDone } from '../core/upkeep';
+import {
+	hoursByStage,
+	knowing,
+	materialsCost,
+	monthsDone,
+	resetsDue,
+	workDone
+} from '../core/upkeep';
 import { spaceTotals } from '../core/survey';
 import { dateText, minutesText, VERDICT_WORDS } from './clearing';
-import { resetTitle } from './keeping';
+import { resetTitle, WORK_STAGE_WORDS } from './keeping';
 import { countText, tenthsText, wholeText } from './numbers';
 
 /** A report in words: headings with paragraphs and rows, to be written as Markdown or printed. */
@@ -59,6 +66,16 @@ export function homeReport(home: Home, today: string): Report {
 			wholeText(things),
 			formatVolume(volumeMl)
 		])
+	);
+	const { minor, unpriced } = materialsCost(home);
+	add(
+		'Hours and materials',
+		[
+			minor
+				? `Materials for ${money(minor)}${unpriced ? `, and ${wholeText(unpriced)} without a price` : ''}.`
+				: ''
+		],
+		hoursByStage(home).map(({ stage, minutes }) => [WORK_STAGE_WORDS[stage], minutesText(minutes)])
 	);
 	add('Where things live', [
 		`${countText(Object.keys(home.nooks).length, 'place')} in ${countText(Object.keys(home.cabinets).length, 'cabinet')}, ${formatVolume(space.whole.usableMl)} of room.`,

@@ -281,7 +281,16 @@ describe('the record', () => {
 		const { store, deps } = desks();
 		const desk = new RecordDesk(deps);
 		desk.setNote('We began in the larder.\n\nIt | helped.');
+		store.run('hours', 'addWorkTime', { on: TODAY, stage: 'walk', minutes: 90, note: '' }, 'w1');
+		store.run(
+			'liner',
+			'addMaterial',
+			{ on: TODAY, name: 'liner', count: 2, priceMinor: 240 },
+			'm1'
+		);
 		const text = reportMarkdown(desk.report);
+		expect(text).toContain('| Walk | 1 h 30 min |');
+		expect(text).toContain('Materials for €4.80.');
 		expect(text).toMatch(/^# The halt at Quillmere\n\nAs of 2 Mar 2026\n/);
 		expect(text).toContain('## In our words\n\nWe began in the larder.\n\nIt | helped.');
 		expect(text).toMatch(/\| Pantry dates, Larder shelves \| .* \|/);

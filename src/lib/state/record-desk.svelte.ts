@@ -28,9 +28,6 @@ export class RecordDesk {
 	get hasStockLog(): boolean {
 		return this.months.some(({ used, wasted }) => used + wasted > 0);
 	}
-	get minutes(): number {
-		return this.months.reduce((sum, { minutes }) => sum + minutes, 0);
-	}
 	monthText(month: string): string {
 		return MONTH().format(new Date(`${month}-01T00:00:00Z`));
 	}
@@ -48,6 +45,7 @@ export class RecordDesk {
 			['Resets done', kept.done, wholeText(kept.done)],
 			['Resets left out', kept.skipped, wholeText(kept.skipped)],
 			['Time in resets', kept.minutes, minutesText(kept.minutes)],
+			['Thrown away in Clear', done.lostMinor, formatMoney(done.lostMinor, home.currency)],
 			['Thrown out of the stock', wastedMinor, formatMoney(Math.round(wastedMinor), home.currency)]
 		];
 		return rows.filter(([, many]) => many > 0).map(([name, , value]) => ({ name, value }));

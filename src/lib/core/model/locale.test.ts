@@ -21,7 +21,7 @@ describe('figures and dates', () => {
 		const usual = written();
 		expect(usual).toEqual(['12,345', '2.5', '4.3 l', '2.5 kg', '€12.50', '31 Mar 2027']);
 		writeAsIn('DE');
-		expect(written()).toEqual(['12.345', '2,5', '4,3 l', '2,5 kg', '€12.50', '31 Mar 2027']);
+		expect(written()).toEqual(['12.345', '2,5', '4,3 l', '2,5 kg', '€12,50', '31 Mar 2027']);
 		writeAsIn('US');
 		expect(written().at(-1)).toBe('Mar 31, 2027');
 		writeAsIn('XX');

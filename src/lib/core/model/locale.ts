@@ -30,6 +30,14 @@ function cached<Format>(make: (locale: string) => Format, of: 'figures' | 'dates
 export const numberFormat = (options: Intl.NumberFormatOptions): (() => Intl.NumberFormat) =>
 	cached((locale) => new Intl.NumberFormat(locale, options), 'figures');
 
+/** The signs that a region writes in figures: its formats of money do not always go by them. */
+export const figureSigns = cached((locale) => {
+	const parts = new Intl.NumberFormat(locale).formatToParts(12_345.5);
+	const signOf = (type: 'decimal' | 'group') =>
+		parts.find((part) => part.type === type)?.value ?? '';
+	return { decimal: signOf('decimal'), group: signOf('group') };
+}, 'figures');
+
 /** A format of days: ISO dates are read as UTC. @example dateFormat({ month: 'long' })().format(new Date('2027-03-31')) // 'March' */
 export const dateFormat = (options: Intl.DateTimeFormatOptions): (() => Intl.DateTimeFormat) =>
 	cached((locale) => new Intl.DateTimeFormat(locale, { timeZone: 'UTC', ...options }), 'dates');

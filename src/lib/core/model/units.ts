@@ -1,4 +1,4 @@
-import { numberFormat } from './locale';
+import { figureSigns, numberFormat } from './locale';
 
 export type LengthUnit = 'mm' | 'cm' | 'in';
 
@@ -185,5 +185,9 @@ export function formatMoney(minor: number, currency: string): string {
 			...(whole ? { maximumFractionDigits: 0 } : {})
 		});
 	if (!known) moneyBy.set(key, format);
-	return format().format(minor / 100);
+	const signs = figureSigns();
+	return format()
+		.formatToParts(minor / 100)
+		.map(({ type, value }) => (type === 'decimal' || type === 'group' ? signs[type] : value))
+		.join('');
 }

@@ -82,12 +82,11 @@
 	});
 
 	/** How figures and dates are written here; all texts are made anew when it changes. */
-	const region = $derived.by(() => {
-		const code = store?.home.customs.region ?? null;
-		writeAsIn(code);
-		return code;
+	const region = $derived(store?.home.customs.region ?? null);
+	$effect.pre(() => {
+		writeAsIn(region);
+		return () => writeAsIn(null);
 	});
-	$effect(() => () => writeAsIn(null));
 	const stage = $derived(page.url.pathname.split('/')[3] ?? '');
 	/** A page for the door of a freezer or cabinet: one screen, no menu. */
 	const isKiosk = $derived(['kiosk', 'take', 'find'].includes(stage));

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import FileText from '@lucide/svelte/icons/file-text';
 	import Printer from '@lucide/svelte/icons/printer';
-	import { formatMoney, formatVolume } from '$lib/core/model';
-	import { minutesText, VERDICT_WORDS } from '$lib/messages/clearing';
+	import { formatVolume } from '$lib/core/model';
+	import { VERDICT_WORDS } from '$lib/messages/clearing';
 	import { countText, wholeText } from '$lib/messages/numbers';
 	import { reportMarkdown } from '$lib/messages/report';
 	import { today } from '$lib/state/clock.svelte';
@@ -26,7 +26,6 @@
 	const deps = turnDeps(getStore);
 	const hours = new HoursDesk(deps);
 	const pictures = new PicturesDesk({ ...deps, db: getDb, shrink: shrinkPhoto });
-	const money = (minor: number) => formatMoney(minor, home.currency);
 	let failed = $state('');
 	async function pdf() {
 		failed = '';
@@ -134,9 +133,4 @@
 				onchange={(event) => desk.setNote(event.currentTarget.value)}></textarea></label
 		>
 	</section>
-	<p class="soft mt-3 text-sm">
-		{desk.done.lostMinor
-			? `Thrown away in Clear: ${money(desk.done.lostMinor)}, where prices are known. `
-			: ''}{desk.minutes ? `${minutesText(desk.minutes)} of work in all.` : ''}
-	</p>
 </Bench>
