@@ -7,6 +7,7 @@ import {
 	type Home,
 	type HomeHead
 } from '../core/model';
+import { unwrap } from 'idb';
 import type { Timeline } from '../core/commands/timeline';
 import {
 	HOME_STORES,
@@ -57,6 +58,19 @@ async function readStored(db: Db, homeId: string): Promise<Stored | null> {
 	]);
 	await tx.done;
 	return row ? { row, records, history, changes } : null;
+}
+
+/** A home as this tab stored it a moment ago: checked, and nobody changed it before this revision. */
+export interface StoredHome {
+	readonly home: Home;
+	readonly revision: number;
+}
+/** Opens a home that was stored just now without reading it all again; null when it has changed since. */
+export async function openStored(db: Db, stored: StoredHome): Promise<LoadResult | null> {
+	const row = await db.get('homes', stored.home.id);
+	if (row?.revision !== stored.revision || row.deletedAt || row.version !== HOME_VERSION)
+		return null;
+	return { ok: true, ...stored, cursor: 0, history: [], written: new Set(), mends: [] };
 }
 
 /** Puts a home together from its rows, as it would stand in a file; nothing is checked yet. */
@@ -139,9 +153,11 @@ type WholeTx = ReturnType<typeof wholeTransaction>;
 const wholeTransaction = (db: Db) => db.transaction(['homes', ...HOME_STORES], 'readwrite');
 
 function putRecords(tx: WholeTx, home: Home): void {
+	// Without the promises of the wrapper, one a record: a request that fails ends the transaction.
+	const records = unwrap(tx.objectStore('records'));
 	for (const collection of COLLECTION_NAMES)
 		for (const [id, value] of Object.entries(home[collection]))
-			fire(tx.objectStore('records').put({ homeId: home.id, collection, id, value }));
+			records.put({ homeId: home.id, collection, id, value } satisfies RecordRow);
 }
 
 const rowFor = (home: Home, revision: number, changedAt: string): HomeRow => ({
@@ -186,7 +202,9 @@ export interface NewHome {
 	/** Where a home of that id is stored: say so, or put it away under `asideId` and take its place. */
 	readonly ifThere: { readonly do: 'say' } | { readonly do: 'put-away'; readonly asideId: string };
 }
-export type AddResult = { readonly ok: true } | { readonly ok: false; readonly there: HomeRow };
+export type AddResult =
+	| { readonly ok: true; readonly revision: number }
+	| { readonly ok: false; readonly there: HomeRow };
 
 /**
  * Stores a whole home with its pictures in one transaction. One of the same id, of whichever tab, is never lost: it is
@@ -212,9 +230,10 @@ export async function addHome(db: Db, { home, now, photos, ifThere }: NewHome): 
 				addedAt: now
 			})
 		);
-	fire(tx.objectStore('homes').put(rowFor(home, (there?.revision ?? 0) + 1, now)));
+	const revision = (there?.revision ?? 0) + 1;
+	fire(tx.objectStore('homes').put(rowFor(home, revision, now)));
 	await tx.done;
-	return { ok: true };
+	return { ok: true, revision };
 }
 
 /** Gives all rows of a home another id, put away; its own id is free then. */

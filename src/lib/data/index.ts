@@ -15,13 +15,15 @@ export {
 	bringBackHome,
 	listHomes,
 	loadHome,
+	openStored,
 	purgeHomes,
 	putAwayHome,
 	readRawHome,
 	type AddResult,
 	type LoadedHome,
 	type LoadFailure,
-	type LoadResult
+	type LoadResult,
+	type StoredHome
 } from './homes';
 export {
 	CHANGES_LIMIT,

@@ -17,6 +17,7 @@ import {
 	changesSince,
 	commit,
 	loadHome,
+	openStored,
 	openTabs,
 	tellReplaced,
 	troubleOf,
@@ -28,6 +29,7 @@ import {
 	type TabMessage,
 	type Tabs
 } from '../data';
+import { takeStored } from './just-stored';
 
 export type SaveState = 'saved' | 'saving' | 'failed' | 'gone';
 export type OpenFailure = LoadFailure;
@@ -99,7 +101,10 @@ export class HomeStore {
 
 	/** Opens a stored home; a failure says what is wrong and touches nothing. */
 	static async open(homeId: string, deps: HomeStoreDeps): Promise<HomeStore | OpenFailure> {
-		const loaded = await loadHome(await deps.db(), homeId, deps.now());
+		const db = await deps.db();
+		const stored = takeStored(homeId);
+		const loaded =
+			(stored && (await openStored(db, stored))) ?? (await loadHome(db, homeId, deps.now()));
 		return loaded.ok ? new HomeStore(deps, loaded) : loaded;
 	}
 

@@ -2,6 +2,7 @@ import type { BackedUp, BackupResult } from '../core/interchange/backup';
 import type { FileIssue } from '../core/interchange';
 import { applyEdit, HomeId, makeHome } from '../core/model';
 import type { Incoming, Read } from './incoming';
+import { leaveStored } from './just-stored';
 import { leaveCopy } from './pending-copy';
 import {
 	addHome,
@@ -250,6 +251,7 @@ export class HomesDesk {
 			}
 			if (added.ok) {
 				if (incoming.exchange) await putCommon(db, incoming.exchange.id, home, this.#deps.now());
+				leaveStored({ home, revision: added.revision });
 				await this.#deps.open(home.id);
 			} else this.#clash = { incoming, there: added.there };
 		});

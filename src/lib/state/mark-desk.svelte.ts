@@ -175,9 +175,9 @@ export class MarkDesk {
 		)
 	]);
 	/** Characters that the letters of prints do not have. */
-	odd = $derived.by(() => [
-		...new Set(this.#prints.flatMap(({ title, note }) => unprintable(title + note)))
-	]);
+	odd = $derived.by(() =>
+		unprintable(this.#prints.map(({ title, note }) => title + note).join(''))
+	);
 
 	rename(label: LabelText, text: string): void {
 		const words = text.trim();

@@ -4,6 +4,7 @@
 	import { troubleText } from '$lib/messages/store';
 	import { now } from '$lib/state/clock.svelte';
 	import { getDb } from '$lib/state/database';
+	import { leaveStored } from '$lib/state/just-stored';
 
 	let failed = $state('');
 	async function open() {
@@ -13,7 +14,9 @@
 			const { demoHome } = await import('$lib/data/demo');
 			// A demo that was thrown away begins anew.
 			if (known) await purgeHomes(db, [DEMO_ID]);
-			await addHome(db, { home: demoHome(now()), now: now(), ifThere: { do: 'say' } });
+			const home = demoHome(now());
+			const added = await addHome(db, { home, now: now(), ifThere: { do: 'say' } });
+			if (added.ok) leaveStored({ home, revision: added.revision });
 		}
 		await goto(`/home/${DEMO_ID}`, { replaceState: true });
 	}

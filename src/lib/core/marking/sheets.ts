@@ -265,17 +265,26 @@ export function imposeLabels(
 	outlines = false
 ): LabelPage[] {
 	const minCapMm = options.viewingMm / 200;
-	const fitAll = (maxCapMm: number) =>
-		prints.map((print) => {
-			const { width, titleHeight } = frameOf(sheet, print);
-			return fitText(print.title, {
-				widthMm: Math.max(1, width),
-				heightMm: titleHeight,
-				minCapMm: Math.min(minCapMm, maxCapMm),
-				maxCapMm,
-				maxLines: titleHeight > 24 ? 3 : 2
-			});
+	const frames = prints.map((print) => frameOf(sheet, print));
+	const fitAll = (maxCapMm: number) => {
+		// Packs of one thing say the same in the same room.
+		const known = new Map<string, FittedText>();
+		return prints.map(({ title }, i) => {
+			const { width, titleHeight } = frames[i]!;
+			const key = `${width} ${titleHeight} ${title}`;
+			const fitted =
+				known.get(key) ??
+				fitText(title, {
+					widthMm: Math.max(1, width),
+					heightMm: titleHeight,
+					minCapMm: Math.min(minCapMm, maxCapMm),
+					maxCapMm,
+					maxLines: titleHeight > 24 ? 3 : 2
+				});
+			known.set(key, fitted);
+			return fitted;
 		});
+	};
 	const free = fitAll(MOST_CAP_MM);
 	const common = Math.min(...free.filter(({ ok }) => ok).map(({ sizeMm }) => sizeMm), Infinity);
 	// At that size some need fewer lines than they would at their own.
@@ -301,13 +310,19 @@ export function imposeLabels(
 			title: free[i]!.ok ? titles[i]! : free[i]!
 		});
 	});
-	return pages.filter(Boolean).map((labels) => ({
-		widthMm: sheet.widthMm,
-		heightMm: sheet.heightMm,
-		title: '',
-		labels,
-		items: labels.flatMap((laid) => draw(sheet, laid, outlines))
-	}));
+	return pages.filter(Boolean).map((labels) => {
+		let items: readonly PrintItem[] | undefined;
+		return {
+			widthMm: sheet.widthMm,
+			heightMm: sheet.heightMm,
+			title: '',
+			labels,
+			/** Drawn when it is asked for: of hundreds of sheets one is looked at. */
+			get items() {
+				return (items ??= labels.flatMap((laid) => draw(sheet, laid, outlines)));
+			}
+		};
+	});
 }
 
 /** What is wrong with a sheet of the household's own; null: it lies on its paper. */

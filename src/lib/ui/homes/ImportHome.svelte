@@ -1,6 +1,7 @@
 <script lang="ts">
 	import FolderInput from '@lucide/svelte/icons/folder-input';
 	import { toast } from 'svelte-sonner';
+	import { preloadCode } from '$app/navigation';
 	import { dayOf } from '$lib/core/model';
 	import { dateText } from '$lib/messages/clearing';
 	import { fileIssueText } from '$lib/messages/files';
@@ -27,6 +28,8 @@
 		return true;
 	}
 	async function importFile(file: File) {
+		// The screen that shows it comes in while the file is read and stored.
+		void preloadCode('/home/next').catch(() => undefined);
 		if (await asBackup(file)) return;
 		const read = await readFile(file, { newId, now });
 		await desk.take(file.name, read);
