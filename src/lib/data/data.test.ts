@@ -18,6 +18,7 @@ import {
 	loadHome,
 	NoAnswer,
 	openDatabase,
+	openStored,
 	purgeHomes,
 	putAwayHome,
 	putPhoto,
@@ -69,6 +70,29 @@ async function write(now: LoadedHome, name: string) {
 }
 const count = async (store: 'records' | 'history' | 'changes' | 'photos' | 'wrecks') =>
 	(await db.getAll(store)).length;
+
+describe('a home that was stored just now', () => {
+	it('opens as it would be read', async () => {
+		const home = tinyHome();
+		const added = await put(home);
+		if (!added.ok) throw new Error('not stored');
+		const opened = await openStored(db, { home, revision: added.revision });
+		expect(opened).toEqual(await loaded());
+	});
+	it('is read when another tab changed it, put it away or deleted it', async () => {
+		const home = tinyHome();
+		const added = await put(home);
+		if (!added.ok) throw new Error('not stored');
+		const stored = { home, revision: added.revision };
+		await putAwayHome(db, home.id, NOW);
+		expect(await openStored(db, stored)).toBeNull();
+		await bringBackHome(db, home.id);
+		await write(await loaded(), 'Another name');
+		expect(await openStored(db, stored)).toBeNull();
+		await purgeHomes(db, [home.id]);
+		expect(await openStored(db, stored)).toBeNull();
+	});
+});
 
 describe('the store', () => {
 	it('gives back the home it was given', async () => {

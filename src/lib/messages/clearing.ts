@@ -189,6 +189,10 @@ export function minutesText(minutes: number): string {
 		: `${Math.floor(whole / 60)} h${whole % 60 ? ` ${whole % 60} min` : ''}`;
 }
 
+/** Says that something of a list is done with. */
+export const goneText = (verdict: Verdict): string =>
+	verdict === 'hold' ? 'Asked again' : 'It is out';
+
 /** Writes a time of day from minutes after midnight: `9:05`. */
 export const clockText = (minutes: number): string =>
 	`${Math.floor(minutes / 60)}:${String(Math.round(minutes) % 60).padStart(2, '0')}`;

@@ -46,6 +46,11 @@ const COLUMNS: readonly Field<ColumnName>[] = [
 ];
 const YES = /^(x|yes|y|1|true|got|done)$/i;
 
+/** What is beyond these is a slip of the finger. */
+const MOST_DAYS = 365;
+const MOST_BUDGET_MINOR = 1_000_000_000;
+const MOST_RUN_OUT_MINOR = 1_000_000;
+
 /** The shopping list: made up, taken to the shop, ticked off, and put away. */
 export class ListDesk {
 	readonly #deps: ListDeskDeps;
@@ -170,6 +175,22 @@ export class ListDesk {
 
 	change(shop: Partial<Settings['shop']>): void {
 		this.#do('how you shop', [command('changeShop', shop)], false);
+	}
+	/** Days between big shops, as typed: from 1 to a year. */
+	setEveryDays(text: string): void {
+		const everyDays = Math.round(Number(text));
+		if (everyDays >= 1 && everyDays <= MOST_DAYS) this.change({ everyDays });
+	}
+	/** What one shop may cost, in whole money as typed; empty: no limit. */
+	setBudget(text: string): void {
+		const budgetMinor = text.trim() === '' ? null : Math.round(Number(text) * 100);
+		if (budgetMinor === null || (budgetMinor >= 0 && budgetMinor <= MOST_BUDGET_MINOR))
+			this.change({ budgetMinor });
+	}
+	/** What running out of something costs, in whole money as typed. */
+	setRunOut(text: string): void {
+		const runOutMinor = Math.round(Number(text) * 100);
+		if (runOutMinor >= 0 && runOutMinor <= MOST_RUN_OUT_MINOR) this.change({ runOutMinor });
 	}
 	/** Moves an area of the shop up or down in the order it is walked. */
 	moveArea(area: string, by: -1 | 1): void {

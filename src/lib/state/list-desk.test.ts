@@ -32,6 +32,30 @@ const countOf = (home: Home, name: string) =>
 		.filter(({ thingId }) => home.things[thingId]!.name.startsWith(name))
 		.reduce((sum, { count }) => sum + count, 0);
 
+describe('how a household shops', () => {
+	it('is taken as typed, where it can be', () => {
+		const { list, store } = desk();
+		list.setEveryDays('10');
+		list.setBudget('85.5');
+		list.setRunOut('2');
+		expect(store.home.settings.shop).toMatchObject({
+			everyDays: 10,
+			budgetMinor: 8550,
+			runOutMinor: 200
+		});
+		for (const wrong of ['0', '366', 'often', '']) list.setEveryDays(wrong);
+		for (const wrong of ['-1', 'much', '99999999']) list.setBudget(wrong);
+		for (const wrong of ['-1', 'much', '99999']) list.setRunOut(wrong);
+		expect(store.home.settings.shop).toMatchObject({
+			everyDays: 10,
+			budgetMinor: 8550,
+			runOutMinor: 200
+		});
+		list.setBudget(' ');
+		expect(store.home.settings.shop.budgetMinor).toBeNull();
+	});
+});
+
 describe('the shopping list', () => {
 	it('says by how much it is over the budget, and lets wait what lasts', () => {
 		const stocked = apply(kitchen, (draft) => {

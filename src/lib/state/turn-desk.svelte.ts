@@ -10,7 +10,8 @@ import {
 	picksOf,
 	thawPlaces,
 	todayOf,
-	type Pick
+	type Pick,
+	type TodayCode
 } from '../core/rotation';
 import { nooksInOrder } from '../core/survey';
 import { amountText, FREEZE_WORDS } from '../messages/turning';
@@ -34,6 +35,9 @@ export interface LastTaken {
 	readonly name: string;
 }
 
+/** In the order in which a day goes: first what hurts, then what is eaten, then what is fetched. */
+const TODAY_ORDER: readonly TodayCode[] = ['must-go', 'leftover', 'due', 'thaw', 'past'];
+
 /** The stock of a home as it turns: taken, opened, frozen, thawed, moved, thrown out, put in. */
 export class TurnDesk {
 	readonly #deps: TurnDeskDeps;
@@ -54,6 +58,16 @@ export class TurnDesk {
 		return this.#deps.store().home;
 	}
 	now = $derived.by(() => todayOf(this.home, this.#deps.today(), this.days));
+	/** The lists of today that have something in them, in the order in which a day goes. */
+	lists = $derived.by(() => TODAY_ORDER.filter((code) => this.now[code].length));
+	/** As text first: an edit that flags the same places draws nothing anew. */
+	#flaggedIds = $derived.by(() => {
+		const items = this.lists.flatMap((code) => this.now[code]);
+		const ids = items.flatMap((item) => ('pick' in item ? (item.pick.lot.nookId ?? []) : []));
+		return [...new Set(ids)].sort().join(' ');
+	});
+	/** Places with something in a list of today. */
+	flagged = $derived.by((): ReadonlySet<string> => new Set(this.#flaggedIds.split(' ')));
 	picks = $derived.by((): readonly Pick[] => picksOf(this.home, this.#deps.today()));
 	places = $derived.by(() => nooksInOrder(this.home));
 

@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
 import {
-	fitText,
 	imposeLabels,
 	LABEL_SHEETS,
 	nameLabel,
@@ -25,10 +24,9 @@ import {
 	type Marked,
 	zoneLabels
 } from '.';
-import { pageSvg, textWidthMm, unprintable } from '../printing';
+import { pageSvg, textWidthMm } from '../printing';
 import type { Thing } from '../model';
 
-const box = { widthMm: 50, heightMm: 20, minCapMm: 3, maxCapMm: 8, maxLines: 2 };
 const label = (title: string, note = '', more: Partial<LabelPrint> = {}): LabelPrint => ({
 	id: title,
 	title,
@@ -43,40 +41,6 @@ const label = (title: string, note = '', more: Partial<LabelPrint> = {}): LabelP
 const code2d = Array.from({ length: 25 }, (_, r) =>
 	Array.from({ length: 25 }, (_, c) => (r * c) % 3 === 0)
 );
-
-describe('fitting text', () => {
-	it('breaks into two lines when that allows larger letters', () => {
-		const fitted = fitText('Chopped tomatoes', box);
-		expect(fitted).toMatchObject({ ok: true, lines: ['Chopped', 'tomatoes'] });
-	});
-	it('never leaves its box', () => {
-		const word = fc.stringMatching(/^[a-z]{1,9}$/);
-		fc.assert(
-			fc.property(
-				fc.array(word, { minLength: 1, maxLength: 5 }),
-				fc.integer({ min: 10, max: 120 }),
-				(words, widthMm) => {
-					const { lines, sizeMm } = fitText(words.join(' '), { ...box, widthMm });
-					for (const line of lines)
-						expect(textWidthMm(line, sizeMm)).toBeLessThanOrEqual(widthMm + 1e-6);
-					expect(lines.join(' ')).toBe(words.join(' '));
-				}
-			),
-			{ seed: 81 }
-		);
-	});
-	it('says by how many millimetres a text is too long', () => {
-		const fitted = fitText('Unpronounceablewords', { ...box, widthMm: 20 });
-		expect(fitted.ok).toBe(false);
-		if (!fitted.ok) expect(fitted.shortMm).toBeGreaterThan(5);
-	});
-	it('names what the letters cannot print', () => {
-		expect(unprintable('Äpfel & Reis')).toEqual([]);
-		expect(unprintable('米 rice')).toEqual(['米']);
-	});
-	it('grows in step with the size', () =>
-		expect(textWidthMm('Rice', 10)).toBeCloseTo(2 * textWidthMm('Rice', 5)));
-});
 
 describe('sheets', () => {
 	it.each(LABEL_SHEETS)('$name lies on its paper', (sheet) => {

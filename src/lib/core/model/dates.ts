@@ -56,6 +56,16 @@ export function dayOf(instant: string): string {
 	return `${String(at.getFullYear()).padStart(4, '0')}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
 }
 
+/** Writes minutes from midnight as a field of time takes them. @example timeOfDay(545) // '09:05' */
+export const timeOfDay = (minutes: number): string =>
+	`${two(Math.floor(minutes / 60))}:${two(minutes % 60)}`;
+
+/** Reads a field of time as minutes from midnight; null: it is not filled. @example minutesOfDay('09:05') // 545 */
+export function minutesOfDay(value: string): number | null {
+	const [hours = NaN, minutes = NaN] = value.split(':').map(Number);
+	return Number.isFinite(hours + minutes) ? hours * 60 + minutes : null;
+}
+
 /** Gives the ISO instant of a time of day, minutes from midnight, on a day as people there call it. */
 export function instantOn(iso: string, minutes: number): string {
 	const [year = 0, month = 1, day = 1] = iso.split('-').map(Number);

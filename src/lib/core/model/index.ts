@@ -41,6 +41,8 @@ export {
 	daysBetween,
 	instantOn,
 	lastDayOfMonth,
+	minutesOfDay,
+	timeOfDay,
 	weekBegins
 } from './dates';
 export {

@@ -18,12 +18,8 @@
 	import { screenTitle } from '$lib/messages/screens';
 	import TagPatterns from '$lib/ui/drawing/TagPatterns.svelte';
 	import CorrectSheet from '$lib/ui/frame/CorrectSheet.svelte';
-	import BrokenScreen from '$lib/ui/frame/BrokenScreen.svelte';
+	import HomeScreen from '$lib/ui/frame/HomeScreen.svelte';
 	import HomeNotOpened from '$lib/ui/frame/HomeNotOpened.svelte';
-	import MendList from '$lib/ui/frame/MendList.svelte';
-	import StageStrip from '$lib/ui/frame/StageStrip.svelte';
-	import StoreTrouble from '$lib/ui/frame/StoreTrouble.svelte';
-	import TopBar from '$lib/ui/frame/TopBar.svelte';
 
 	let { children } = $props();
 	let store = $state.raw<HomeStore | null>(null);
@@ -114,64 +110,11 @@
 >
 <TagPatterns />
 {#if store}
-	{#if !isKiosk}<a class="skip btn btn-primary" href="#main">Skip to the work</a>{/if}
-	<div class:frame={!isKiosk}>
-		{#if !isKiosk}<StageStrip
-				homeId={store.home.id}
-				current={stage}
-				progress={progress.value}
-			/>{/if}
-		<div class="min-w-0">
-			{#if !isKiosk}<TopBar {store} />{/if}
-			<main id="main" tabindex="-1">
-				<StoreTrouble {store} />
-				<MendList {store} />
-				<!-- Another screen is tried anew. -->
-				{#key `${page.url.pathname} ${region}`}
-					<svelte:boundary>
-						{@render children()}
-						{#snippet failed(error, reset)}
-							<BrokenScreen {error} {reset} home={store!.home} />
-						{/snippet}
-					</svelte:boundary>
-				{/key}
-			</main>
-			{#if correcting.isOpen}<CorrectSheet />{/if}
-		</div>
-	</div>
+	<HomeScreen {store} {stage} {region} {isKiosk} progress={progress.value} {children}>
+		{#snippet beside()}{#if correcting.isOpen}<CorrectSheet />{/if}{/snippet}
+	</HomeScreen>
 {:else if failure}
 	<HomeNotOpened {failure} {homeId} again={() => tries++} />
 {:else}
 	<p class="p-8" role="status">Opening the home …</p>
 {/if}
-
-<style>
-	.skip {
-		position: fixed;
-		left: 0.5rem;
-		top: 0.5rem;
-		z-index: 60;
-	}
-	.skip:not(:focus) {
-		clip-path: inset(50%);
-	}
-	main:focus {
-		outline: none;
-	}
-	.frame {
-		display: grid;
-		grid-template-columns: 84px minmax(0, 1fr);
-		min-height: 100dvh;
-	}
-	@media print {
-		.frame {
-			display: block;
-		}
-	}
-	@media (max-width: 767px) {
-		.frame {
-			display: block;
-			padding-bottom: 60px;
-		}
-	}
-</style>

@@ -1,22 +1,19 @@
 <script lang="ts">
 	import Boxes from '@lucide/svelte/icons/boxes';
-	import Check from '@lucide/svelte/icons/check';
 	import { untrack } from 'svelte';
 	import { toast } from 'svelte-sonner';
-	import type { ArrangementName } from '$lib/core/fitting';
-	import { formatMass, formatMoney } from '$lib/core/model';
 	import { togetherText } from '$lib/messages/fitting';
 	import { now } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { FitDesk } from '$lib/state/fit-desk.svelte';
 	import { newId } from '$lib/state/ids';
 	import { createFitClient } from '$lib/workers/fit.client';
-	import ShelfView from '$lib/ui/drawing/ShelfView.svelte';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
-	import DepthPart from '$lib/ui/fit/DepthPart.svelte';
+	import FitChoice from '$lib/ui/fit/FitChoice.svelte';
 	import FitHead from '$lib/ui/fit/FitHead.svelte';
 	import FitPanel from '$lib/ui/fit/FitPanel.svelte';
+	import FitViews from '$lib/ui/fit/FitViews.svelte';
 	import PartPlace from '$lib/ui/fit/PartPlace.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
@@ -37,21 +34,6 @@
 	});
 	const home = $derived(desk.home);
 	const { job } = desk;
-	/** A wide shelf is drawn over the whole width, one view under the other. */
-	const isWide = $derived(
-		(desk.nook?.inside.widthMm ?? 0) >
-			1.8 * Math.max(desk.nook?.inside.depthMm ?? 1, desk.nook?.inside.heightMm ?? 1)
-	);
-	const VIEWS = [
-		['above', 'From above'],
-		['front', 'From the front'],
-		['side', 'From the side']
-	] as const;
-	const WORDS: Record<ArrangementName, string> = {
-		'house-first': 'House first',
-		calm: 'Calm',
-		roomy: 'Roomy'
-	};
 </script>
 
 <Bench
@@ -114,65 +96,9 @@
 				>
 				{#each desk.groups as group (group.id)}<TagChip {group} />{/each}
 			</div>
-			{#if desk.arrangements.length}
-				<div class="mb-2 flex flex-wrap gap-2">
-					<div class="join" role="group" aria-label="Arrangements">
-						{#each desk.arrangements as option (option.name)}
-							<button
-								class="btn join-item"
-								class:btn-primary={option === desk.arrangement}
-								aria-pressed={option === desk.arrangement}
-								onclick={() => desk.try(option.name)}
-								>{WORDS[option.name]}
-								<span class="measure">{formatMoney(option.costMinor, home.currency)}</span></button
-							>
-						{/each}
-					</div>
-					<button class="btn" onclick={() => desk.keep()}><Check size={18} />Keep this one</button>
-				</div>
-			{:else if desk.result?.status === 'not-measured'}
-				<p role="alert" class="alert mb-2">
-					Measure the {desk.result.missing.join(', ')} of this place first.
-				</p>
-			{:else if desk.result?.status === 'over-load'}
-				<p role="alert" class="alert alert-error mb-2">
-					Too heavy: what the plan puts here weighs {formatMass(desk.result.massG)} at least, and this
-					place holds {formatMass(desk.result.loadG)}. Move some of it in Place.
-				</p>
-			{:else if desk.kept}
-				<p class="soft mb-2">
-					{desk.isStale
-						? 'Kept, but out of date: the place or what it is to hold has changed since.'
-						: 'Kept. Fit it again to see other arrangements.'}
-				</p>
-			{:else if !job.isRunning}
-				<p class="soft mb-2">Nothing stands here yet.</p>
-			{/if}
+			<FitChoice {desk} />
 			<PartPlace {desk} />
-			<div class="grid gap-4" class:xl:grid-cols-2={!isWide}>
-				{#each VIEWS as [side, words] (side)}
-					<figure>
-						<figcaption class="font-semibold">{words}</figcaption>
-						<ShelfView
-							{home}
-							nook={desk.nook}
-							fit={desk.hand.drawn}
-							{side}
-							picked={desk.picked?.id}
-							onpick={(id) => desk.pick(id)}
-							hand={desk.hand}
-						/>
-					</figure>
-				{/each}
-				{#if desk.nook && desk.hand.drawn}
-					<DepthPart
-						{home}
-						nook={desk.nook}
-						fit={desk.hand.drawn}
-						picked={desk.picked?.id ?? null}
-					/>
-				{/if}
-			</div>
+			<FitViews {desk} />
 		</div>
 	{/if}
 </Bench>

@@ -1,10 +1,8 @@
 <script lang="ts">
 	import Download from '@lucide/svelte/icons/download';
 	import { create } from 'qrcode';
-	import { LABEL_FIELDS } from '$lib/core/marking';
 	import { pageSvg } from '$lib/core/printing';
-	import { FIELD_CHOICES, SET_NAMES } from '$lib/messages/marking';
-	import { countText, fixedText } from '$lib/messages/numbers';
+	import { countText } from '$lib/messages/numbers';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import { MarkDesk } from '$lib/state/mark-desk.svelte';
@@ -12,9 +10,9 @@
 	import { fileName, saveFile } from '$lib/ui/forms/save-file';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
-	import LabelWords from '$lib/ui/mark/LabelWords.svelte';
 	import MarkHead from '$lib/ui/mark/MarkHead.svelte';
-	import OwnSheet from '$lib/ui/mark/OwnSheet.svelte';
+	import MarkPanel from '$lib/ui/mark/MarkPanel.svelte';
+	import MarkSets from '$lib/ui/mark/MarkSets.svelte';
 
 	const getStore = getHomeStore();
 	const codeOf = (text: string) => {
@@ -82,35 +80,7 @@
 			<a class="btn btn-primary" href="/home/{home.id}/place">Go to Place</a>
 		</EmptyNote>
 	{:else}
-		<div class="mb-2 flex flex-wrap items-center gap-3">
-			<div class="join" role="group" aria-label="Labels for">
-				{#each desk.sets as set (set)}
-					<button
-						class="btn join-item"
-						class:btn-primary={desk.set === set}
-						aria-pressed={desk.set === set}
-						onclick={() => desk.setSet(set)}>{SET_NAMES[set]}</button
-					>
-				{/each}
-			</div>
-			{#if !desk.sets.includes('places')}<a class="link" href="/home/{home.id}/place"
-					>Shelves and drawers get theirs from a plan</a
-				>{:else if !desk.sets.includes('containers')}<a class="link" href="/home/{home.id}/fit"
-					>Containers get theirs once they are kept in Fit</a
-				>{/if}
-			{#if desk.unprinted.length}
-				<label class="flex items-center gap-1.5"
-					><input class="checkbox" type="checkbox" bind:checked={desk.onlyUnprinted} />only the {desk
-						.unprinted.length} not printed yet</label
-				>
-			{/if}
-			{#if desk.lookAt.length}
-				<label class="flex items-center gap-1.5"
-					><input class="checkbox" type="checkbox" bind:checked={desk.onlyChanged} />only the {desk
-						.lookAt.length} to look at again</label
-				>
-			{/if}
-		</div>
+		<MarkSets {desk} />
 		<p class="soft mb-2">
 			{countText(desk.printed.length, 'label')} on {sheet.name}{sheet.paper === 'roll'
 				? ''
@@ -158,91 +128,7 @@
 	{/if}
 </Bench>
 
-{#snippet panel()}
-	{#if desk.wrong}<p role="alert" class="text-error mb-2">{desk.wrong}</p>{/if}
-	<div class="flex flex-col gap-3">
-		<label
-			>Sheet <select
-				class="select w-full"
-				value={sheet.key}
-				onchange={(event) => desk.setSheet(event.currentTarget.value)}
-				>{#each desk.sheets as row (row.key)}<option value={row.key}>{row.name}</option
-					>{/each}</select
-			></label
-		>
-		{#if sheet.paper !== 'roll'}
-			<label
-				>Labels of the first sheet already used <input
-					class="input measure w-full"
-					type="number"
-					min="0"
-					max={sheet.columns * sheet.rows - 1}
-					bind:value={desk.skip}
-				/></label
-			>
-		{/if}
-		<label
-			>Read from <select
-				class="select w-full"
-				value={labels.viewingMm}
-				onchange={(event) => desk.setLabels({ viewingMm: Number(event.currentTarget.value) })}
-				><option value={500}>half a metre</option><option value={800}>80 cm, at the shelf</option
-				><option value={1200}>1.2 m</option><option value={2000}>2 m, across the room</option
-				></select
-			></label
-		>
-		<p class="soft text-sm">Letters at least {fixedText(labels.viewingMm / 200, 1)} mm high.</p>
-		<fieldset>
-			<legend>What else it says</legend>
-			{#each LABEL_FIELDS as field (field)}
-				<label class="flex min-h-9 items-center gap-1.5"
-					><input
-						class="checkbox"
-						type="checkbox"
-						checked={desk.fields.includes(field)}
-						onchange={() => desk.toggleField(field)}
-					/>{FIELD_CHOICES[field]}</label
-				>
-			{/each}
-			<label class="mt-1 block"
-				>Code <select class="select w-full" bind:value={desk.code}
-					><option value="none">none</option><option value="link"
-						>{desk.set === 'lots' ? 'to take one down here' : 'that opens the place here'}</option
-					><option value="words">what is in it, in words for any phone</option></select
-				></label
-			>
-		</fieldset>
-		<details>
-			<summary class="min-h-11 cursor-pointer content-center">The printer slips</summary>
-			<div class="grid grid-cols-2 gap-2">
-				<label
-					>To the right, mm <input
-						class="input measure w-full"
-						type="number"
-						min="-20"
-						max="20"
-						step="0.5"
-						value={labels.slipXMm}
-						onchange={(event) => desk.setLabels({ slipXMm: Number(event.currentTarget.value) })}
-					/></label
-				>
-				<label
-					>Down, mm <input
-						class="input measure w-full"
-						type="number"
-						min="-20"
-						max="20"
-						step="0.5"
-						value={labels.slipYMm}
-						onchange={(event) => desk.setLabels({ slipYMm: Number(event.currentTarget.value) })}
-					/></label
-				>
-			</div>
-		</details>
-		<OwnSheet {desk} />
-	</div>
-	<LabelWords {desk} />
-{/snippet}
+{#snippet panel()}<MarkPanel {desk} />{/snippet}
 
 <style>
 	.paper {

@@ -5,7 +5,6 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { CABINET_FORMS_LIST, findHidden, runAxes } from '$lib/core/survey';
-	import { surveyIssueText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
 	import { WalkDesk } from '$lib/state/walk-desk.svelte';
@@ -16,7 +15,7 @@
 	import CabinetSheet from '$lib/ui/walk/CabinetSheet.svelte';
 	import NookShape from '$lib/ui/walk/NookShape.svelte';
 	import RoomForm from '$lib/ui/walk/RoomForm.svelte';
-	import SpaceTable from '$lib/ui/walk/SpaceTable.svelte';
+	import ToCheck from '$lib/ui/walk/ToCheck.svelte';
 	import WalkHead from '$lib/ui/walk/WalkHead.svelte';
 
 	const desk = new WalkDesk({ store: getHomeStore(), newId });
@@ -139,38 +138,4 @@
 			/>{/key}
 	{/if}
 {/snippet}
-{#snippet lists()}
-	<h2 class="mb-1">To check</h2>
-	<ul class="mb-5">
-		{#if desk.unmeasured.length}
-			<li class="rule-top">
-				<a class="flex min-h-11 items-center underline" href="/home/{home.id}/walk/tape"
-					>{desk.unmeasured.length}
-					{desk.unmeasured.length === 1 ? 'place is' : 'places are'} still to be measured: go to the tape
-					list</a
-				>
-			</li>
-		{/if}
-		{#each desk.doubts as issue, i (i)}
-			<li class="rule-top">
-				<button
-					class="min-h-11 w-full cursor-pointer py-2 text-left hover:underline"
-					onclick={() =>
-						issue.cabinetId ? desk.chooseCabinet(issue.cabinetId) : desk.choose(issue.nookId)}
-					><b
-						>{issue.cabinetId
-							? home.cabinets[issue.cabinetId]?.name
-							: home.nooks[issue.nookId]?.name}</b
-					>: {surveyIssueText(issue, home.units)}</button
-				>
-			</li>
-		{:else}
-			{#if !desk.unmeasured.length}<li class="rule-top py-2">Nothing looks wrong.</li>{/if}
-		{/each}
-	</ul>
-	<h2 class="mb-1">Usable space</h2>
-	<SpaceTable />
-	<p class="soft mt-5">
-		Choose a place on the drawing to see and change its size, or a cabinet by its tab.
-	</p>
-{/snippet}
+{#snippet lists()}<ToCheck {desk} />{/snippet}

@@ -1,11 +1,12 @@
 <script lang="ts">
 	import Printer from '@lucide/svelte/icons/printer';
 	import { doNotBuy, goingOut, halfDone, onTheTable, type GoingOut } from '$lib/core/clearing';
-	import { dayOf, type Verdict } from '$lib/core/model';
-	import { dateText, OUT_WORDS, VERDICT_WORDS, whenText } from '$lib/messages/clearing';
+	import { dayOf } from '$lib/core/model';
+	import { dateText, goneText, OUT_WORDS, VERDICT_WORDS } from '$lib/messages/clearing';
 	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import ClearHead from '$lib/ui/clear/ClearHead.svelte';
+	import OutLine from '$lib/ui/clear/OutLine.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 
 	const getStore = getHomeStore();
@@ -23,7 +24,6 @@
 			today()
 		);
 	}
-	const done = (verdict: Verdict) => (verdict === 'hold' ? 'Asked again' : 'It is out');
 </script>
 
 <Bench>
@@ -57,54 +57,13 @@
 				<button
 					class="btn no-print ml-auto"
 					onclick={() => gone(list.items, `${VERDICT_WORDS[list.verdict].toLowerCase()}: all done`)}
-					>All of it: {done(list.verdict).toLowerCase()}</button
+					>All of it: {goneText(list.verdict).toLowerCase()}</button
 				>
 			</div>
 			<p class="soft mb-1">{OUT_WORDS[list.verdict].how}</p>
 			<ul>
 				{#each list.items as item (item.decision.id)}
-					<li class="rule-top line">
-						<label class="what"
-							><input
-								type="checkbox"
-								class="checkbox"
-								onchange={() => gone([item], `${item.name}: ${done(list.verdict).toLowerCase()}`)}
-								aria-label="{item.name}: {done(list.verdict).toLowerCase()}"
-							/><span><b class="measure">{item.decision.count}</b> {item.name}</span></label
-						>
-						{#if list.verdict !== 'hold'}
-							<input
-								class="input to"
-								value={item.decision.to}
-								placeholder={list.verdict === 'return' ? 'to whom' : 'where to'}
-								aria-label="Where {item.name} goes"
-								maxlength="200"
-								onchange={(event) =>
-									store.run(
-										`${item.name} goes to ${event.currentTarget.value}`,
-										'changeLeaving',
-										item.decision.id,
-										{ to: event.currentTarget.value }
-									)}
-							/>
-						{/if}
-						<span class="due" class:late={item.overdue}>
-							<input
-								type="date"
-								class="input measure"
-								value={item.decision.dueOn}
-								aria-label="{list.verdict === 'hold'
-									? 'Ask again about'
-									: 'Gone by, for'} {item.name}"
-								onchange={(event) =>
-									event.currentTarget.value &&
-									store.run(`date for ${item.name}`, 'changeLeaving', item.decision.id, {
-										dueOn: event.currentTarget.value
-									})}
-							/>
-							<span>{whenText(today(), item.decision.dueOn!)}</span>
-						</span>
-					</li>
+					<OutLine {item} verdict={list.verdict} ongone={(words) => gone([item], words)} />
 				{/each}
 			</ul>
 		</section>
@@ -140,38 +99,6 @@
 </Bench>
 
 <style>
-	.line {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 0.3rem 0.8rem;
-		padding: 0.25rem 0;
-	}
-	.what {
-		display: flex;
-		align-items: center;
-		gap: 0.7rem;
-		flex: 1 1 14rem;
-		min-height: 44px;
-	}
-	.to {
-		flex: 0 1 14rem;
-	}
-	.due {
-		display: flex;
-		align-items: center;
-		gap: 0.5rem;
-	}
-	.due input {
-		width: 10.5rem;
-	}
-	.due span {
-		min-width: 6.5rem;
-	}
-	.late span {
-		color: var(--color-error);
-		font-weight: 600;
-	}
 	@media (min-width: 900px) {
 		.columns {
 			columns: 2;

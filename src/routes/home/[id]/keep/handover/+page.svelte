@@ -11,6 +11,7 @@
 	import { turnDeps } from '$lib/state/turn-deps';
 	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { fileName, mayShare, saveFile, shareFile } from '$lib/ui/forms/save-file';
+	import CopyBrings from '$lib/ui/keep/CopyBrings.svelte';
 	import KeptFilePart from '$lib/ui/keep/KeptFilePart.svelte';
 	import TakeOver from '$lib/ui/keep/TakeOver.svelte';
 	import { TakeOverDesk } from '$lib/state/take-over-desk.svelte';
@@ -84,68 +85,5 @@
 		<a class="btn" href="/home/{home.id}/find">Where is it?</a>
 		<a class="btn" href="/home/{home.id}/mark/prints">Print the maps for the doors</a>
 	</section>
-	{#if desk.merge}
-		<section class="rule-top mt-6 max-w-5xl pt-4" aria-label="What the copy brings">
-			<h2>The copy from {desk.from}</h2>
-			<p class="mb-2">
-				{desk.isNothing ? 'Brings nothing that is not here already.' : desk.words}
-			</p>
-			{#if desk.conflicts.length}
-				<div class="mb-2 flex flex-wrap gap-2">
-					<button class="btn btn-sm" onclick={() => desk.chooseAll('ours')}>Ours for all</button>
-					<button class="btn btn-sm" onclick={() => desk.chooseAll('theirs')}>Theirs for all</button
-					>
-				</div>
-				<ul>
-					{#each desk.conflicts as { key, what, ours, theirs, choice } (key)}
-						<li class="rule-top py-2">
-							<fieldset>
-								<legend><b>{what}</b></legend>
-								<span class="sides">
-									<label
-										><input
-											class="radio radio-sm"
-											type="radio"
-											name={key}
-											checked={choice === 'ours'}
-											onchange={() => desk.choose(key, 'ours')}
-										/> <span>ours: {ours}</span></label
-									>
-									<label
-										><input
-											class="radio radio-sm"
-											type="radio"
-											name={key}
-											checked={choice === 'theirs'}
-											onchange={() => desk.choose(key, 'theirs')}
-										/> <span>theirs: {theirs}</span></label
-									>
-								</span>
-							</fieldset>
-						</li>
-					{/each}
-				</ul>
-			{/if}
-			<div class="mt-3 flex flex-wrap gap-2">
-				<button class="btn btn-primary" onclick={() => void desk.confirm()}
-					>{desk.isNothing ? 'Close' : 'Take it in'}</button
-				>
-				<button class="btn btn-ghost" onclick={() => desk.drop()}>Cancel</button>
-			</div>
-		</section>
-	{/if}
+	{#if desk.merge}<CopyBrings {desk} />{/if}
 </Bench>
-
-<style>
-	.sides {
-		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(14rem, 1fr));
-		gap: 0.3rem 1rem;
-	}
-	.sides label {
-		display: flex;
-		align-items: center;
-		gap: 0.5rem;
-		min-height: 44px;
-	}
-</style>

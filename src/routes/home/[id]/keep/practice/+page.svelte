@@ -9,6 +9,7 @@
 	import WallStrip from '$lib/ui/drawing/WallStrip.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
+	import WhoKnows from '$lib/ui/keep/WhoKnows.svelte';
 	import KeepHead from '$lib/ui/keep/KeepHead.svelte';
 
 	const getStore = getHomeStore();
@@ -96,35 +97,7 @@
 	{/if}
 </Bench>
 
-{#snippet who()}
-	<h2 class="mb-1">Who knows what</h2>
-	<ul>
-		{#each desk.people as { id, name } (id)}
-			<li class="rule-top py-2">
-				<span class="flex justify-between"
-					><b>{name}</b><span class="measure">{desk.knownOf(id)} of {desk.knowing.of}</span></span
-				>
-				<progress
-					class="progress w-full"
-					value={desk.knownOf(id)}
-					max={desk.knowing.of}
-					aria-label="{name} knows {desk.knownOf(id)} of {desk.knowing.of}"
-				></progress>
-			</li>
-		{/each}
-	</ul>
-	<h2 class="rule-top mt-4 pt-3">Notes on the doors</h2>
-	{#if desk.knowing.isAll}
-		<p>Everybody knows all of it: the notes may come down.</p>
-	{:else if desk.knowing.downNookIds.length}
-		<p>
-			May come down: {desk.knowing.downNookIds.map((id) => home.nooks[id]?.name).join(', ')}. The
-			others stay up for now.
-		</p>
-	{:else}
-		<p>All stay up until everybody knows what is behind them.</p>
-	{/if}
-{/snippet}
+{#snippet who()}<WhoKnows {desk} />{/snippet}
 
 <style>
 	.ask {

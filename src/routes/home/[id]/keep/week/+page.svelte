@@ -1,18 +1,16 @@
 <script lang="ts">
-	import Pause from '@lucide/svelte/icons/pause';
-	import Play from '@lucide/svelte/icons/play';
-	import StepBack from '@lucide/svelte/icons/step-back';
-	import StepForward from '@lucide/svelte/icons/step-forward';
-	import { countText, fixedText } from '$lib/messages/numbers';
+	import { countText } from '$lib/messages/numbers';
 	import { secondsText } from '$lib/messages/keeping';
 	import { timesText } from '$lib/messages/routines';
 	import { getHomeStore } from '$lib/state/context';
-	import { SPEEDS, WeekDesk } from '$lib/state/week-desk.svelte';
+	import { WeekDesk } from '$lib/state/week-desk.svelte';
 	import PlanView from '$lib/ui/drawing/PlanView.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
 	import KeepHead from '$lib/ui/keep/KeepHead.svelte';
+	import WeekControls from '$lib/ui/keep/WeekControls.svelte';
 	import WeekFigures from '$lib/ui/keep/WeekFigures.svelte';
+	import WeekRounds from '$lib/ui/keep/WeekRounds.svelte';
 
 	const getStore = getHomeStore();
 	const desk = new WeekDesk({ home: () => getStore().home });
@@ -83,34 +81,7 @@
 					>{/each}</select
 			>
 		</div>
-		<div class="controls">
-			<button class="btn btn-primary" onclick={() => desk.toggle()}
-				>{#if desk.isPlaying}<Pause size={18} />Stop{:else}<Play size={18} />Play{/if}</button
-			>
-			<button class="btn btn-square" aria-label="Step back" onclick={() => desk.stepBy(-1)}
-				><StepBack size={18} /></button
-			>
-			<button class="btn btn-square" aria-label="Step on" onclick={() => desk.stepBy(1)}
-				><StepForward size={18} /></button
-			>
-			<input
-				class="range range-sm min-w-0 grow"
-				type="range"
-				min="0"
-				max={desk.endS || 1}
-				step="0.1"
-				value={desk.atS}
-				aria-label="Second of the routine"
-				aria-valuetext={secondsText(desk.atS)}
-				oninput={(event) => desk.seek(Number(event.currentTarget.value))}
-			/>
-			<span class="measure whitespace-nowrap"
-				>{secondsText(desk.atS)} of {secondsText(desk.endS)}</span
-			>
-			<select class="select w-auto" aria-label="Speed" bind:value={desk.speed}
-				>{#each SPEEDS as speed (speed)}<option value={speed}>{speed} ×</option>{/each}</select
-			>
-		</div>
+		<WeekControls {desk} />
 		<p class="min-h-7" aria-live="off">{desk.words}</p>
 		<PlanView {home} walks={desk.ways} maxPx={430} {over} />
 		{#if desk.other}
@@ -123,33 +94,7 @@
 					: 'They do not get in each other’s way.'}
 			</p>
 		{/if}
-		<table class="mt-4 w-full max-w-3xl" aria-label="Each routine, one round">
-			<thead
-				><tr class="soft text-left text-sm"
-					><th class="font-normal">One round</th><th class="pl-3 text-right font-normal">now</th
-					>{#if desk.hasPlan}<th class="pl-3 text-right font-normal">plan</th>{/if}</tr
-				></thead
-			>
-			<tbody>
-				{#each desk.rounds as { routine, now, plan } (routine.id)}
-					<tr class="rule-top">
-						<th class="text-left font-medium"
-							><button
-								class="row"
-								aria-pressed={routine.id === desk.routine?.id}
-								onclick={() => desk.choose(routine.id)}>{routine.name}</button
-							></th
-						>
-						<td class="measure pl-3 text-right"
-							>{secondsText(now.seconds)}, {fixedText(now.metres, 1)} m</td
-						>
-						{#if plan}<td class="measure pl-3 text-right"
-								>{secondsText(plan.seconds)}, {fixedText(plan.metres, 1)} m</td
-							>{/if}
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<WeekRounds {desk} />
 	{/if}
 </Bench>
 
@@ -174,21 +119,6 @@
 {#snippet figures()}<WeekFigures {desk} />{/snippet}
 
 <style>
-	.controls {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: 0.5rem;
-	}
-	.row {
-		min-height: 44px;
-		width: 100%;
-		text-align: left;
-		cursor: pointer;
-	}
-	.row[aria-pressed='true'] {
-		font-weight: 700;
-	}
 	.dot {
 		fill: var(--color-primary);
 		stroke: var(--color-base-100);

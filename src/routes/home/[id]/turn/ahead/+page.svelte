@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { formatMoney } from '$lib/core/model';
-	import { USUAL_PRICE, WEEKS_AHEAD } from '$lib/core/rotation';
+	import { WEEKS_AHEAD } from '$lib/core/rotation';
 	import { dateText } from '$lib/messages/clearing';
-	import { countText, wholeText } from '$lib/messages/numbers';
+	import { wholeText } from '$lib/messages/numbers';
 	import {
 		buyingText,
 		countedText,
@@ -11,13 +11,15 @@
 		shareText,
 		WASTE_WORDS
 	} from '$lib/messages/turning';
-	import { AheadDesk, type Expected } from '$lib/state/ahead-desk.svelte';
+	import { AheadDesk } from '$lib/state/ahead-desk.svelte';
 	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import Bars from '$lib/ui/charts/Bars.svelte';
-	import StockAhead from '$lib/ui/charts/StockAhead.svelte';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
+	import AheadPanel from '$lib/ui/turn/AheadPanel.svelte';
+	import ExpectedRow from '$lib/ui/turn/ExpectedRow.svelte';
+	import HoldBetter from '$lib/ui/turn/HoldBetter.svelte';
 	import TurnHead from '$lib/ui/turn/TurnHead.svelte';
 	import { createForecastClient } from '$lib/workers/forecast.client';
 
@@ -79,53 +81,29 @@
 			</section>
 		{/if}
 		{#if desk.better.length}
-			<section aria-label="Hold more, or less" class="mb-4 max-w-3xl">
-				<h2>Hold more, or less</h2>
-				<p class="soft text-sm">
-					What spoils against what it costs you to run out ({money(home.settings.shop.runOutMinor)} each
-					time; change it on the shopping list, “How you shop”).
-				</p>
-				<ul>
-					{#each desk.better.slice(0, SHOWN) as each (each.thing.id)}
-						{@const { best, now } = each.outlook}
-						<li class="row">
-							<button class="name" onclick={() => desk.choose(each.thing.id)}>
-								<b>{each.thing.name}</b>
-								<span class="soft block text-sm"
-									>{best!.level} instead of {now!.level}: saves about {money(
-										now!.costMinor - best!.costMinor
-									)} in {WEEKS_AHEAD} weeks</span
-								>
-							</button>
-							<button
-								class="btn"
-								aria-label="Hold {best!.level} {each.thing.name}"
-								onclick={() => desk.take(each)}>Hold {best!.level}</button
-							>
-						</li>
-					{/each}
-				</ul>
-			</section>
+			<HoldBetter {desk} shown={SHOWN} />
 		{/if}
 		{#if desk.runningOut.length}
 			<section aria-label="May be gone before the next shop" class="mb-4 max-w-3xl">
 				<h2>May be gone before the next shop</h2>
 				<ul>
-					{#each desk.runningOut.slice(0, SHOWN) as each (each.thing.id)}{@render row(
-							each,
-							shareText(each.outlook.outBeforeShop)
-						)}{/each}
+					{#each desk.runningOut.slice(0, SHOWN) as each (each.thing.id)}<ExpectedRow
+							{desk}
+							{each}
+							words={shareText(each.outlook.outBeforeShop)}
+						/>{/each}
 				</ul>
 			</section>
 		{/if}
 		<section aria-label="Likely to spoil" class="mb-4 max-w-3xl">
 			<h2>Likely to spoil <span class="measure soft">{desk.spoiling.length}</span></h2>
 			<ul>
-				{#each desk.spoiling.slice(0, SHOWN) as each (each.thing.id)}{@render row(
-						each,
-						expectedText(each.outlook),
-						each.outlook.wasteMinor
-					)}{:else}<li>Nothing will likely spoil.</li>{/each}
+				{#each desk.spoiling.slice(0, SHOWN) as each (each.thing.id)}<ExpectedRow
+						{desk}
+						{each}
+						words={expectedText(each.outlook)}
+						costMinor={each.outlook.wasteMinor}
+					/>{:else}<li>Nothing will likely spoil.</li>{/each}
 			</ul>
 		</section>
 		{#if desk.counted.length}
@@ -166,53 +144,4 @@
 	{/if}
 </Bench>
 
-{#snippet row(each: Expected, words: string, costMinor = 0)}
-	<li class="row">
-		<button class="name" onclick={() => desk.choose(each.thing.id)}>
-			<b>{each.thing.name}</b>
-			<span class="soft block text-sm">{words}</span>
-		</button>
-		{#if costMinor}<span class="measure">{money(costMinor)}</span>{/if}
-	</li>
-{/snippet}
-
-{#snippet panel()}
-	{#if desk.chosen}
-		{@const { thing, outlook } = desk.chosen}
-		<h2>{thing.name}</h2>
-		<StockAhead {outlook} name={thing.name} />
-		<dl class="mt-2 grid grid-cols-[1fr_auto] gap-x-3">
-			<dt>Spoils in {WEEKS_AHEAD} weeks</dt>
-			<dd class="measure">{countText(Math.round(outlook.wastePacks * 10) / 10, 'pack')}</dd>
-			<dt>Gone before the next shop</dt>
-			<dd class="measure">{shareText(outlook.outBeforeShop)}</dd>
-		</dl>
-		{#if outlook.best}
-			<p class="mt-2">
-				Best to hold: <b class="measure">{outlook.best.level}</b>{outlook.now
-					? `, now ${outlook.now.level}`
-					: ''}.{#if !outlook.isPriced}{' '}No price is known; a pack counts as {money(
-						USUAL_PRICE
-					)}.{/if}{#if outlook.basis === 'class'}{' '}This stands on a guess of how often it is
-					used: take it down here for a few weeks, and it gets better.{/if}
-			</p>
-			<button class="btn btn-primary mt-2" onclick={() => desk.chosen && desk.take(desk.chosen)}
-				>Hold {outlook.best.level}</button
-			>
-		{/if}
-	{/if}
-{/snippet}
-
-<style>
-	.row {
-		display: grid;
-		grid-template-columns: minmax(0, 1fr) auto;
-		align-items: center;
-		gap: 0.75rem;
-		border-top: 1px solid var(--color-base-300);
-	}
-	.name {
-		min-height: 52px;
-		text-align: left;
-	}
-</style>
+{#snippet panel()}{#if desk.chosen}<AheadPanel {desk} expected={desk.chosen} />{/if}{/snippet}

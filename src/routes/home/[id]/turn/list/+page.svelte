@@ -1,15 +1,12 @@
 <script lang="ts">
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
 	import ArrowUp from '@lucide/svelte/icons/arrow-up';
-	import Check from '@lucide/svelte/icons/check';
 	import FileDown from '@lucide/svelte/icons/file-down';
 	import FileUp from '@lucide/svelte/icons/file-up';
 	import Plus from '@lucide/svelte/icons/plus';
 	import Share2 from '@lucide/svelte/icons/share-2';
 	import Printer from '@lucide/svelte/icons/printer';
 	import { formatMoney } from '$lib/core/model';
-	import type { ShoppingLine } from '$lib/core/rotation';
-	import { lineText } from '$lib/messages/turning';
 	import { countText } from '$lib/messages/numbers';
 	import { getHomeStore } from '$lib/state/context';
 	import { ListDesk } from '$lib/state/list-desk.svelte';
@@ -17,6 +14,8 @@
 	import FileButton from '$lib/ui/forms/FileButton.svelte';
 	import { fileName, mayShare, saveFile, shareFile } from '$lib/ui/forms/save-file';
 	import Bench from '$lib/ui/frame/Bench.svelte';
+	import HowYouShop from '$lib/ui/turn/HowYouShop.svelte';
+	import ListLine from '$lib/ui/turn/ListLine.svelte';
 	import PutAway from '$lib/ui/turn/PutAway.svelte';
 	import TurnHead from '$lib/ui/turn/TurnHead.svelte';
 
@@ -102,130 +101,23 @@
 						>
 					</div>
 					<ul>
-						{#each own as line (line.key)}{@render row(line)}{/each}
+						{#each own as line (line.key)}<ListLine
+								{desk}
+								{line}
+								isOpen={opened === line.key}
+								onopen={() => (opened = opened === line.key ? null : line.key)}
+							/>{/each}
 					</ul>
 				</section>
 			{/if}
 		{/each}
 	</div>
-	<details class="no-print mt-4 max-w-3xl">
-		<summary class="min-h-11 cursor-pointer">How you shop</summary>
-		<div class="grid gap-3 sm:grid-cols-2">
-			<label
-				>Days between big shops <input
-					class="input measure"
-					type="number"
-					min="1"
-					max="365"
-					value={home.settings.shop.everyDays}
-					onchange={(event) => {
-						const days = Math.round(Number(event.currentTarget.value));
-						if (days >= 1 && days <= 365) desk.change({ everyDays: days });
-					}}
-				/></label
-			>
-			<label
-				>What one shop may cost, {home.currency}
-				<input
-					class="input measure"
-					type="number"
-					min="0"
-					step="1"
-					placeholder="no limit"
-					value={home.settings.shop.budgetMinor === null
-						? ''
-						: home.settings.shop.budgetMinor / 100}
-					onchange={(event) => {
-						const text = event.currentTarget.value;
-						const minor = text === '' ? null : Math.round(Number(text) * 100);
-						if (minor === null || (minor >= 0 && minor <= 1_000_000_000))
-							desk.change({ budgetMinor: minor });
-					}}
-				/></label
-			>
-			<label
-				>What running out of something costs you, {home.currency}
-				<input
-					class="input measure"
-					type="number"
-					min="0"
-					step="0.5"
-					value={home.settings.shop.runOutMinor / 100}
-					onchange={(event) => {
-						const minor = Math.round(Number(event.currentTarget.value) * 100);
-						if (minor >= 0 && minor <= 1_000_000) desk.change({ runOutMinor: minor });
-					}}
-				/></label
-			>
-		</div>
-	</details>
+	<HowYouShop {desk} />
 </Bench>
-
-{#snippet row(line: ShoppingLine)}
-	<li class="line">
-		<button
-			class="btn tick"
-			aria-label="In the trolley: {line.name}"
-			onclick={() => desk.tick(line)}><Check size={20} /></button
-		>
-		<button
-			class="what"
-			aria-expanded={opened === line.key}
-			onclick={() => (opened = opened === line.key ? null : line.key)}
-		>
-			<b><span class="measure">{line.buy}</span> × {line.name}</b>
-			<span class="soft block text-sm">{lineText(line)}</span>
-		</button>
-		{#if line.priceMinor !== null}<span class="measure">{money(line.priceMinor * line.buy)}</span
-			>{/if}
-		{#if opened === line.key}
-			<span class="more no-print">
-				<button class="btn" onclick={() => desk.have(line)}>Have it</button>
-				{#if line.thingId}<button class="btn" onclick={() => desk.notAgain(line)}>Not again</button
-					>{/if}
-				{#if line.reason === 'by-hand'}<button class="btn" onclick={() => desk.remove(line)}
-						>Take off the list</button
-					>{/if}
-				{#if !line.kindId}<label class="grow"
-						><span class="soft text-sm">Took instead</span>
-						<input
-							class="input w-full"
-							value={line.said?.instead ?? ''}
-							onchange={(event) => desk.setInstead(line, event.currentTarget.value)}
-						/></label
-					>{/if}
-			</span>
-		{/if}
-	</li>
-{/snippet}
 
 {#snippet panel()}<PutAway {desk} />{/snippet}
 
 <style>
-	.line {
-		display: grid;
-		grid-template-columns: auto minmax(0, 1fr) auto;
-		align-items: center;
-		gap: 0.6rem;
-		border-top: 1px solid var(--color-base-300);
-		padding: 0.3rem 0;
-	}
-	.tick {
-		width: 48px;
-		height: 48px;
-		padding: 0;
-	}
-	.what {
-		min-height: 48px;
-		text-align: left;
-	}
-	.more {
-		grid-column: 1 / -1;
-		display: flex;
-		flex-wrap: wrap;
-		align-items: end;
-		gap: 0.4rem;
-	}
 	@media (max-width: 640px) {
 		.wide-only {
 			display: none;
