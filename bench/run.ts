@@ -18,8 +18,11 @@
 // npm run bench -- assignment FILE… [--budget MS]   problem files, one JSON line a file
 // npm run bench -- packing FILE… [--budget MS]      pieces on a board, likewise
 // npm run bench -- shelves FILE… [--budget MS]      shelf heights, likewise
+// npm run bench -- boxes [FILE…] [--budget MS]      boxes in a box; without files rooms that were cut into boxes
+// npm run bench -- cut-room COUNT SEED [LOOSE_MM]   such a room as a problem file
 import { z } from 'zod';
 import { benchAssignment, SideThread } from './assignment';
+import { benchBoxes, benchCutRooms, cutRoomFile } from './boxes';
 import { benchBrowser } from './browser';
 import { benchCategories } from './categories';
 import { benchForecast } from './forecast';
@@ -57,7 +60,15 @@ if (kind === 'assignment') {
 	await side.end();
 } else if (kind === 'packing') for (const file of files) print(benchPacking(file, budgetMs));
 else if (kind === 'shelves') for (const file of files) print(benchShelves(file, budgetMs));
-else if (kind === 'names')
+else if (kind === 'boxes')
+	for (const line of files.length
+		? files.map((file) => benchBoxes(file, budgetMs))
+		: benchCutRooms(budgetMs))
+		print(line);
+else if (kind === 'cut-room') {
+	const [count = 20, seed = 1, looseMm = 0] = files.map(Number);
+	print(cutRoomFile(count, seed, looseMm));
+} else if (kind === 'names')
 	for (const file of files) for (const line of benchNames(file)) print(line);
 else if (kind === 'lines')
 	for (const file of files) for (const line of benchLines(file, today, order)) print(line);
@@ -83,7 +94,7 @@ else if (kind === undefined) {
 	for (const line of await benchBrowser()) print(line);
 } else {
 	console.error(
-		`No bench called “${kind}”. Use: assignment FILE…, packing FILE…, shelves FILE…, survey, categories, names FILE, lines FILE, homes, rates, hold, merge, forecast, meals, proofs, browser, gestures, fuzz, store, kills, or nothing.`
+		`No bench called “${kind}”. Use: assignment FILE…, packing FILE…, shelves FILE…, boxes [FILE…], cut-room COUNT SEED, survey, categories, names FILE, lines FILE, homes, rates, hold, merge, forecast, meals, proofs, browser, gestures, fuzz, store, kills, or nothing.`
 	);
 	process.exit(2);
 }
