@@ -7,6 +7,7 @@ import {
 	type LidsChoice,
 	type RowIssue,
 	type LeftOver,
+	type PartFor,
 	type ShelfMove,
 	type ShelfSetting,
 	type ShopCard,
@@ -25,6 +26,7 @@ import {
 	type LengthUnit
 } from '../core/model';
 import { countText, fixedText } from './numbers';
+import { partText } from './small-parts';
 
 /** What is in a container or in a row, the most first. @example '6 chopped tomatoes, 4 white beans' */
 export const holdsText = (home: Home, holds: readonly Held[]): string =>
@@ -247,8 +249,11 @@ export function standInText(home: Home, place: StandIn): string {
 		: `${name}: it goes in, but holds none of what it is for.`;
 }
 
-/** The rows of a shop card as a table, the head first; sizes in mm, money as plain numbers. */
-export function shopCardRows(home: Home, { lines }: ShopCard): (string | number)[][] {
+/**
+ * The rows of a shop card as a table, the head first; sizes in mm, money as plain numbers. A small part that is bought for
+ * several places has its count and price in the first row, and how much each place takes in words.
+ */
+export function shopCardRows(home: Home, { lines, parts }: ShopCard): (string | number)[][] {
 	return [
 		[
 			'container',
@@ -279,6 +284,25 @@ export function shopCardRows(home: Home, { lines }: ShopCard): (string | number)
 					inside ? `${inside.widthMm} × ${inside.depthMm} × ${inside.heightMm}` : ''
 				];
 			})
+		),
+		...parts.flatMap(({ part, count, priceMinor, places }) =>
+			places.map((place, i) => [
+				part.name,
+				...partSizes(place),
+				i ? 0 : count,
+				i ? 0 : priceMinor / 100,
+				'',
+				home.nooks[place.nookId]?.name ?? '',
+				partText(home, place),
+				''
+			])
 		)
 	];
 }
+/** Width, depth and height of a part in a table: of what is cut, what one strip measures. */
+const partSizes = (place: PartFor): (string | number)[] =>
+	place.form === 'cut'
+		? [place.cut.lengthMm, place.cut.lastWidthMm, '']
+		: place.part.use === 'dividers'
+			? [place.most, '', place.part.heightMm]
+			: ['', '', ''];

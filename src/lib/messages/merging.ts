@@ -38,7 +38,8 @@ const ONE_OF: Readonly<Record<CollectionName, string>> = {
 	misplacings: 'report',
 	pictures: 'picture',
 	workTimes: 'hours',
-	materials: 'material'
+	materials: 'material',
+	smallParts: 'small part'
 };
 
 type Row = Readonly<Record<string, unknown>>;

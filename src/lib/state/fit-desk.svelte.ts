@@ -5,8 +5,6 @@ import {
 	isDecanted,
 	keptOf,
 	lidsOf,
-	setShelvesFor,
-	shelfColumn,
 	type Arrangement,
 	type ArrangementName,
 	type BuyFirst,
@@ -16,7 +14,6 @@ import {
 	type KeptFit,
 	type LeftOver,
 	type LidsChoice,
-	type ShelfSetting,
 	type Stood
 } from '../core/fitting';
 import {
@@ -88,8 +85,6 @@ export class FitDesk {
 		thingId: string;
 		places: readonly Elsewhere[];
 	} | null>(null);
-	/** What was found for the shelves of a place, and of which home. */
-	#shelves = $state.raw<{ of: Home; nookId: string; setting: ShelfSetting | null } | null>(null);
 
 	/** Moves by hand what stands in the place at hand. */
 	readonly hand: HandDesk;
@@ -339,34 +334,11 @@ export class FitDesk {
 			);
 	}
 
-	/** Whether the shelves here can be set to other holes. */
-	canSetShelves = $derived.by(
-		() => !!this.nookId && this.planned.has(this.nookId) && !!shelfColumn(this.home, this.nookId)
-	);
-	/** Looks whether the shelves of this cabinet would hold more at other heights. */
-	lookAtShelves(): void {
-		if (this.nookId)
-			this.#shelves = {
-				of: this.home,
-				nookId: this.nookId,
-				setting: setShelvesFor(this.home, this.nookId)
-			};
-	}
-	/** What was found for these shelves as they stand; undefined: not looked at. */
-	get shelves(): ShelfSetting | null | undefined {
-		const found = this.#shelves;
-		return found && found.of === this.home && found.nookId === this.nookId
-			? found.setting
-			: undefined;
-	}
-	/** The shelves stand as proposed now. */
-	setShelves(): void {
-		const { shelves } = this;
-		if (shelves && !shelves.against.length)
-			this.#deps.store().run('set the shelves', 'setShelves', {
-				levels: shelves.levels,
-				assignments: shelves.assignments
-			});
+	/** Something that is to stand in the place at hand is too tall for it. */
+	get isTooLow(): boolean {
+		return !!this.shown?.leftOver.some(
+			(over) => 'tooLarge' in over && over.tooLarge?.side === 'height'
+		);
 	}
 
 	/** The container or row that was tapped, of what is drawn. */

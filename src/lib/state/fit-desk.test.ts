@@ -146,14 +146,6 @@ describe('fitting a place', () => {
 		fit.pick(part.id);
 		expect(fit.picked).toBeUndefined();
 	});
-	it('looks at the shelves only when asked, and forgets it when the home has changed', () => {
-		const { desk: fit, store } = desk();
-		expect(fit.shelves).toBeUndefined();
-		fit.lookAtShelves();
-		expect(fit.shelves).not.toBeUndefined();
-		store.run('narrower', 'setInside', fit.nookId!, 'widthMm', 200);
-		expect(fit.shelves).toBeUndefined();
-	});
 	it('takes a budget, and jars or packs for one group', () => {
 		const { desk: fit, store } = desk();
 		fit.setBudget(4500);

@@ -4,6 +4,7 @@ import {
 	shopCard,
 	standInsFor,
 	type FoundSize,
+	type PartLine,
 	type ShopCard,
 	type ShopLine,
 	type StandIn
@@ -11,6 +12,7 @@ import {
 import { toCsv } from '../core/interchange/reports';
 import type { ContainerKind, Home } from '../core/model';
 import { shopCardRows } from '../messages/fitting';
+import { partCountText } from '../messages/small-parts';
 import type { HomeStore } from './home-store.svelte';
 
 export interface ShopDeskDeps {
@@ -20,11 +22,14 @@ export interface ShopDeskDeps {
 	readonly now: () => string;
 }
 
-/** What was put into the basket since the page was opened. */
+/** What was put into the basket since the page was opened: containers of a kind, or small parts for places. */
 export interface Bought {
-	readonly kindId: string;
 	readonly name: string;
-	readonly count: number;
+	/** How much, in words. */
+	readonly amount: string;
+	readonly what:
+		| { readonly of: 'kind'; readonly kindId: string; readonly count: number }
+		| { readonly of: 'parts'; readonly line: PartLine };
 }
 /** Another container than was wanted, with what it would do where. */
 export interface Found {
@@ -68,13 +73,31 @@ export class ShopDesk {
 	/** All of a line lies in the basket: the house has them from now on. */
 	tick({ kind, count }: ShopLine): void {
 		this.#deps.store().run(`bought ${kind.name}`, 'buyContainers', kind.id, count);
-		this.#bought = [...this.#bought, { kindId: kind.id, name: kind.name, count }];
+		this.#putIn(kind, count);
+	}
+	/** All of a small part lies in the basket. */
+	tickParts(line: PartLine): void {
+		this.#setParts(line, true);
+		this.#bought = [
+			...this.#bought,
+			{ name: line.part.name, amount: partCountText(line), what: { of: 'parts', line } }
+		];
+	}
+	#setParts({ part, places }: PartLine, has: boolean): void {
+		const own = places.map(({ nookId }) => ({ nookId, use: part.use }));
+		this.#deps.store().run(`${has ? 'bought' : 'put back'} ${part.name}`, 'buyParts', own, has);
+	}
+	#putIn({ id, name }: ContainerKind, count: number): void {
+		this.#bought = [
+			...this.#bought,
+			{ name, amount: String(count), what: { of: 'kind', kindId: id, count } }
+		];
 	}
 	/** Puts something back on the shop's shelf. */
 	putBack(bought: Bought): void {
-		this.#deps
-			.store()
-			.run(`put back ${bought.name}`, 'buyContainers', bought.kindId, -bought.count);
+		const { name, what } = bought;
+		if (what.of === 'parts') this.#setParts(what.line, false);
+		else this.#deps.store().run(`put back ${name}`, 'buyContainers', what.kindId, -what.count);
 		this.#bought = this.#bought.filter((each) => each !== bought);
 	}
 
@@ -100,7 +123,7 @@ export class ShopDesk {
 			this.#deps.now(),
 			this.#deps.newId()
 		);
-		this.#bought = [...this.#bought, { kindId: found.kind.id, name: found.kind.name, count }];
+		this.#putIn(found.kind, count);
 	}
 
 	/** The card as a table for a spreadsheet, one row a kind and place. */

@@ -55,7 +55,7 @@ describe('in the shop', () => {
 		shop.tick(line!);
 		expect(shop.card.lines).toEqual([]);
 		expect(store.home.containerKinds['bin-half']!.owned).toBe(3);
-		expect(shop.bought).toMatchObject([{ kindId: 'bin-half', count: 3 }]);
+		expect(shop.bought).toMatchObject([{ amount: '3', what: { kindId: 'bin-half', count: 3 } }]);
 		shop.putBack(shop.bought[0]!);
 		expect(shop.card.lines).toHaveLength(1);
 		expect(shop.bought).toEqual([]);
@@ -94,7 +94,7 @@ describe('in the shop', () => {
 		shop.sellAt(shop.card.lines[0]!, 'The ironmonger');
 		expect(store.labels).toHaveLength(steps);
 		const other = { ...line!, kind: { ...line!.kind, id: 'other' as never, shop: '' } };
-		const parts = byShop({ lines: [other, ...shop.card.lines], costMinor: 0, leftMinor: null });
+		const parts = byShop({ lines: [other, ...shop.card.lines] });
 		expect(parts.map((part) => [part.shop, part.lines.length])).toEqual([
 			['The ironmonger', 1],
 			['', 1]

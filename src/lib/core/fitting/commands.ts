@@ -1,6 +1,7 @@
 import { keepArrangement, keepArrangements, setBoxes, setBudget } from './save';
 import { setShelves } from './shelf-heights';
 import { buyContainers, sellAt, takeStandIn } from './shop-card';
+import { buyParts, dropPart, wantPart } from './small-parts';
 import { setDensity } from './weigh-cup';
 import { addUsualKinds, removeKind, saveKinds, setOwned } from './usual-kinds';
 
@@ -8,6 +9,8 @@ import { addUsualKinds, removeKind, saveKinds, setOwned } from './usual-kinds';
 export const FITTING_COMMANDS = {
 	addUsualKinds,
 	buyContainers,
+	buyParts,
+	dropPart,
 	keepArrangement,
 	keepArrangements,
 	removeKind,
@@ -18,5 +21,6 @@ export const FITTING_COMMANDS = {
 	setDensity,
 	setOwned,
 	setShelves,
-	takeStandIn
+	takeStandIn,
+	wantPart
 } as const;

@@ -81,3 +81,15 @@ export { lidsOf, type LidsChoice } from './lids';
 export { elsewhereFor, type Elsewhere } from './elsewhere';
 export { FITTING_COMMANDS } from './commands';
 export { cupDensity, type Cup, type CupIssue } from './weigh-cup';
+export {
+	cutFloor,
+	partLines,
+	partOffers,
+	SMALL_PARTS,
+	type Cut,
+	type PartFor,
+	type PartLine,
+	type PartOffer,
+	type PartReason,
+	type SoldPart
+} from './small-parts';

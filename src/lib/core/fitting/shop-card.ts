@@ -4,6 +4,7 @@ import { roomOf, volumeOf } from '../standing';
 import { fitNook } from './fit';
 import { enters, outerOf } from './options';
 import { countsOf } from './owned';
+import { partLines, type PartLine } from './small-parts';
 import { keepArrangements, keptOf, type KeptFit } from './save';
 
 /** A place that a container is bought for. */
@@ -23,6 +24,9 @@ export interface ShopLine {
 }
 export interface ShopCard {
 	readonly lines: readonly ShopLine[];
+	/** Liners, hooks and dividers. */
+	readonly parts: readonly PartLine[];
+	/** Of containers and small parts together. */
 	readonly costMinor: number;
 	/** Budget less what is still to buy; null: there is no ceiling. */
 	readonly leftMinor: number | null;
@@ -30,7 +34,7 @@ export interface ShopCard {
 
 /**
  * Lists the containers that the kept fits want beyond those owned, with the places they are for: the owned go to the
- * places that come first on the walk. In order of the walk.
+ * places that come first on the walk; and the small parts that are wanted. In order of the walk.
  */
 export function shopCard(home: Home): ShopCard {
 	const left = new Map(
@@ -74,9 +78,15 @@ export function shopCard(home: Home): ShopCard {
 		const count = wanted.reduce((sum, place) => sum + place.count, 0);
 		return { kind, count, priceMinor: kind.priceMinor * count, places: wanted };
 	});
-	const costMinor = lines.reduce((sum, { priceMinor }) => sum + priceMinor, 0);
+	const parts = partLines(home);
+	const costMinor = [...lines, ...parts].reduce((sum, { priceMinor }) => sum + priceMinor, 0);
 	const { budgetMinor } = home.settings;
-	return { lines, costMinor, leftMinor: budgetMinor === null ? null : budgetMinor - costMinor };
+	return {
+		lines,
+		parts,
+		costMinor,
+		leftMinor: budgetMinor === null ? null : budgetMinor - costMinor
+	};
 }
 
 /** What is bought in one shop; the name is empty where none was said. */
@@ -86,7 +96,7 @@ export interface ShopPart {
 	readonly costMinor: number;
 }
 /** Parts a card by where its containers are sold: shops by name, what was not said last. */
-export function byShop({ lines }: ShopCard): ShopPart[] {
+export function byShop({ lines }: Pick<ShopCard, 'lines'>): ShopPart[] {
 	const parts = groupBy(lines, ({ kind }) => kind.shop.trim());
 	return [...parts]
 		.map(([shop, own]) => ({

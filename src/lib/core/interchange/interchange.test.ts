@@ -48,7 +48,7 @@ describe('the home file', () => {
 		expect(codesOf('')).toEqual(['file-not-json']);
 		expect(codesOf('[]')).toEqual(['file-wrong-type']);
 		expect(codesOf('{"format":"other","version":1}')).toEqual(['file-wrong-type']);
-		expect(codesOf(good.replace('"version":10', '"version":11'))).toEqual(['file-newer']);
+		expect(codesOf(good.replace('"version":11', '"version":12'))).toEqual(['file-newer']);
 		expect(codesOf(good.replace(/"widthMm":\d+/, '"widthMm":"wide"'))).toEqual(['file-bad-record']);
 		expect(codesOf(good.replace(/"count":6/, '"count":6,"extra":1'))).toEqual(['file-bad-record']);
 		expect(codesOf('x'.repeat(MAX_FILE_BYTES + 1))).toEqual(['file-too-large']);
@@ -108,7 +108,7 @@ describe('the home file', () => {
 			expect((records as Record<string, unknown>)['constructor']).toBeUndefined();
 	});
 	it.each([0, -3])('has no layout %s', (version) => {
-		const text = writeHomeFile(tinyHome()).replace('"version":10', `"version":${version}`);
+		const text = writeHomeFile(tinyHome()).replace('"version":11', `"version":${version}`);
 		expect(codesOf(text)).toEqual(['file-bad-version']);
 	});
 	it.each([1, 2, 3, 4, 5, 6])(
@@ -211,6 +211,14 @@ describe('versions', () => {
 		expect(warmSpells['ws1']!.peakC).toBe(12);
 		expect(marks['mark-place']).toMatchObject({ placementId: null, bare: false });
 		expect(settings.shop.areas).toEqual(['Fridge', 'Dry food']);
+	});
+	it('reads the frozen fixture of version 11, with everything that version added', () => {
+		const text = readFileSync(new URL('./fixtures/v11.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		expect(result.home.smallParts['part-1']).toMatchObject({ use: 'liner', has: false });
+		expect(result.home.smallParts['part-2']).toMatchObject({ use: 'hooks', has: true });
 	});
 	it('reads the frozen fixture of version 10, with everything that version added', () => {
 		const text = readFileSync(new URL('./fixtures/v10.keepnook.json', import.meta.url), 'utf8');

@@ -8,6 +8,7 @@ import { toVersion7 } from './to-version-7';
 import { toVersion8 } from './to-version-8';
 import { toVersion9 } from './to-version-9';
 import { toVersion10 } from './to-version-10';
+import { toVersion11 } from './to-version-11';
 
 /** Carries a home of one version to the next; pure, and takes nothing away that the next version keeps. */
 export type Migration = (home: unknown) => unknown;
@@ -22,7 +23,8 @@ export const MIGRATIONS: readonly Migration[] = [
 	toVersion7,
 	toVersion8,
 	toVersion9,
-	toVersion10
+	toVersion10,
+	toVersion11
 ];
 
 /** Carries a home up the ladder to today's version, for files and for the database alike. */

@@ -5,13 +5,14 @@ import { HomeId, IdText, NookId, PlanId } from './ids';
 import { Cabinet, Nook, Person, Pet, Room, Run, Station, Words } from './places';
 import { ContainerKind, FitPlan, Mark, MOST_LETTERS, Pin, ZonePlan } from './plans';
 import { Settings } from './settings';
+import { SmallPart } from './small-parts';
 import { BelongsHere } from './spots';
 import { Customs } from './customs';
 import { Material, Misplacing, Picture, PracticeCard, Reset, WorkTime } from './keeping';
 import { ListLine, Meal, PlannedMeal, UseEvent, WarmSpell } from './stocking';
 
 /** The version of the file and record layout that this program writes. */
-export const HOME_VERSION = 10;
+export const HOME_VERSION = 11;
 
 /** The schema of each kind of record, by the name of its collection. */
 export const RECORD_SCHEMAS = {
@@ -42,7 +43,8 @@ export const RECORD_SCHEMAS = {
 	misplacings: Misplacing,
 	pictures: Picture,
 	workTimes: WorkTime,
-	materials: Material
+	materials: Material,
+	smallParts: SmallPart
 } as const;
 
 export type CollectionName = keyof typeof RECORD_SCHEMAS;
@@ -146,7 +148,8 @@ export const Home = z.strictObject({
 	misplacings: collection(Misplacing),
 	pictures: collection(Picture),
 	workTimes: collection(WorkTime),
-	materials: collection(Material)
+	materials: collection(Material),
+	smallParts: collection(SmallPart)
 });
 export type Home = z.infer<typeof Home>;
 /** What a computation reads of a home. @example HomePart<'things' | 'lots'> */

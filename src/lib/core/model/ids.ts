@@ -46,6 +46,7 @@ export const MisplacingId = idOf<'Misplacing'>();
 export const PictureId = idOf<'Picture'>();
 export const WorkTimeId = idOf<'WorkTime'>();
 export const MaterialId = idOf<'Material'>();
+export const SmallPartId = idOf<'SmallPart'>();
 /** Something inside a record that one can point at (a corner, a doorway, a pipe, a container); unique in its list. */
 export const PartId = idOf<'Part'>();
 
@@ -78,6 +79,7 @@ export type MisplacingId = z.infer<typeof MisplacingId>;
 export type PictureId = z.infer<typeof PictureId>;
 export type WorkTimeId = z.infer<typeof WorkTimeId>;
 export type MaterialId = z.infer<typeof MaterialId>;
+export type SmallPartId = z.infer<typeof SmallPartId>;
 export type PartId = z.infer<typeof PartId>;
 
 /** What has not been given its id yet. */

@@ -56,6 +56,7 @@ export const LINKS: readonly Link[] = [
 	link('zonePlans', 'wishPrices.*.groupId', 'groups', 'drop'),
 	link('zonePlans', 'keptEmpty.nookId', 'nooks', 'clear', 1),
 	link('fitPlans', 'nookId', 'nooks', 'cascade'),
+	link('smallParts', 'nookId', 'nooks', 'cascade'),
 	link('fitPlans', 'placements.*.kindId', 'containerKinds', 'drop'),
 	link('fitPlans', 'placements.*.groupId', 'groups', 'drop'),
 	link('fitPlans', 'standing.*.groupId', 'groups', 'drop'),

@@ -151,3 +151,4 @@ export {
 	USUAL_PEOPLE,
 	type UsualPerson
 } from './household';
+export { isDamp } from './hidden-scene';

@@ -7,6 +7,7 @@
 	import LidsOnOrNested from './LidsOnOrNested.svelte';
 	import OverList from './OverList.svelte';
 	import PacksOrJars from './PacksOrJars.svelte';
+	import SmallParts from './SmallParts.svelte';
 	import ShelfHeights from './ShelfHeights.svelte';
 
 	let { desk }: { desk: FitDesk } = $props();
@@ -40,6 +41,7 @@
 	<ShelfHeights {desk} />
 	<LidsOnOrNested {desk} />
 	<PacksOrJars {desk} />
+	<SmallParts {desk} />
 	<h2 class="rule-top mt-4 pt-3">To buy for the home</h2>
 	<BudgetField {desk} />
 	<ul>

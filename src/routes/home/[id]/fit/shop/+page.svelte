@@ -11,6 +11,7 @@
 	import { ShopDesk } from '$lib/state/shop-desk.svelte';
 	import FitHead from '$lib/ui/fit/FitHead.svelte';
 	import FoundAnother from '$lib/ui/fit/FoundAnother.svelte';
+	import PartsToBuy from '$lib/ui/fit/PartsToBuy.svelte';
 	import { fileName, saveFile } from '$lib/ui/forms/save-file';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
@@ -24,7 +25,7 @@
 
 <Bench>
 	<FitHead>
-		{#if card.lines.length}
+		{#if card.lines.length || card.parts.length}
 			<button class="btn" onclick={() => window.print()}><Printer size={18} />Print</button>
 			<button
 				class="btn"
@@ -33,7 +34,7 @@
 			>
 		{/if}
 	</FitHead>
-	{#if card.lines.length}
+	{#if card.lines.length || card.parts.length}
 		<p class="mb-3">
 			To buy: <b class="measure">{money(card.costMinor)}</b>{#if card.leftMinor !== null}{' '}<span
 					class:text-error={card.leftMinor < 0}
@@ -94,6 +95,7 @@
 				{/each}
 			</ul>
 		{/each}
+		{#if card.parts.length}<PartsToBuy {desk} />{/if}
 	{:else}
 		<EmptyNote title={desk.bought.length ? 'All bought' : 'Nothing to buy'}>
 			<p>
@@ -111,7 +113,7 @@
 				{#each desk.bought as bought (bought)}
 					<li class="flex items-center gap-3 py-1">
 						<span class="min-w-0 flex-1"
-							><span class="measure">{bought.count}</span> × {bought.name}</span
+							><span class="measure">{bought.amount}</span> × {bought.name}</span
 						>
 						<button class="btn" onclick={() => desk.putBack(bought)}>Put back</button>
 					</li>
