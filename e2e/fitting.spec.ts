@@ -197,6 +197,35 @@ test.describe('in the shop', () => {
 	});
 });
 
+test('Fit: a liner is cut to a drawer, bought with the rest, and put back', async ({ page }) => {
+	test.setTimeout(120_000);
+	await fitAll(page);
+	const parts = panelOf(page).getByRole('region', { name: 'Liners, hooks and dividers' });
+	const wantLiner = parts.getByRole('button', { name: 'Put on the shop card: Non-slip liner' });
+	// The first drawer that holds something that slides.
+	for (const label of await place(page).locator('option').allTextContents()) {
+		if (!/drawer/i.test(label)) continue;
+		await place(page).selectOption({ label });
+		if (await wantLiner.isVisible()) break;
+	}
+	await expect(parts).toContainText(/strips? of \d+ mm from a roll \d+ mm wide/);
+	await wantLiner.click();
+	await expect(parts.getByText('On the shop card')).toBeVisible();
+	await page
+		.getByRole('navigation', { name: 'Parts of Fit' })
+		.getByRole('link', { name: 'Shop card' })
+		.click();
+	const bought = page.getByRole('button', { name: /^Bought: Non-slip liner/ });
+	await expect(page.getByText(/\d m × Non-slip liner/)).toBeVisible();
+	await bought.click();
+	await expect(bought).toHaveCount(0);
+	const basket = page.getByRole('region', { name: 'In the basket' });
+	await expect(basket.getByRole('listitem')).toContainText(/\d m × Non-slip liner/);
+	await basket.getByRole('button', { name: 'Put back' }).click();
+	await expect(bought).toBeVisible();
+	await saved(page);
+});
+
 test('Fit: a budget of nothing is kept to, and words that are no sum are refused', async ({
 	page
 }) => {

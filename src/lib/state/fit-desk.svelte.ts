@@ -3,6 +3,7 @@ import {
 	elsewhereFor,
 	fitFingerprint,
 	isDecanted,
+	isRaw,
 	keptOf,
 	lidsOf,
 	type Arrangement,
@@ -334,6 +335,15 @@ export class FitDesk {
 			);
 	}
 
+	/** Raw meat and fish that stand without a tray in the place at hand, by name. */
+	get dripping(): readonly string[] {
+		const held = this.shown?.standing.flatMap(({ holds }) => holds) ?? [];
+		const raw = held.flatMap(({ thingId }) => {
+			const thing = this.home.things[thingId];
+			return thing && isRaw(thing) ? [thing.name] : [];
+		});
+		return [...new Set(raw)];
+	}
 	/** Something that is to stand in the place at hand is too tall for it. */
 	get isTooLow(): boolean {
 		return !!this.shown?.leftOver.some(

@@ -93,3 +93,4 @@ export {
 	type PartReason,
 	type SoldPart
 } from './small-parts';
+export { isRaw } from './styles';

@@ -1,4 +1,4 @@
-import { categoryOf } from '../model';
+import { categoryOf, type Thing } from '../model';
 import { volumeOf } from '../standing';
 import { outerOf, type HoldOption } from './options';
 
@@ -45,11 +45,18 @@ const STANDS_WELL_ML = 900;
 /** How much worse it is that what wants a tray lies loose. */
 const JUMBLE = 6;
 
+/** How much worse it is that raw meat or fish stands without a tray: it drips on what is below. */
+const DRIPS = 12;
+/** Raw meat and fish, unfrozen. */
+export const isRaw = ({ hazards }: Pick<Thing, 'hazards'>): boolean => hazards.includes('raw-meat');
+
 /** Share of a want that stands free though it should not: small things fall into a heap. */
 function looseCost(option: HoldOption): number {
 	if (option.want.roles.length === 0) return 0;
-	const small = option.loose.filter(({ volumeMl, pieces }) => volumeMl / pieces < STANDS_WELL_ML);
 	const all = Math.max(1, volumeOf(option.want.goods));
+	const raw = option.loose.filter(({ thing }) => isRaw(thing));
+	if (raw.length) return (volumeOf(raw) * DRIPS) / all;
+	const small = option.loose.filter(({ volumeMl, pieces }) => volumeMl / pieces < STANDS_WELL_ML);
 	// Loose in a drawer it is a jumble after the first week.
 	const jumble = option.want.roles.includes('divider') ? JUMBLE : 1;
 	return ((volumeOf(small) + 0.25 * (volumeOf(option.loose) - volumeOf(small))) * jumble) / all;

@@ -68,6 +68,12 @@
 			<li class="soft py-1">None: everything stands straight on the shelf.</li>
 		{/each}
 	</ul>
+	{#if desk.dripping.length}
+		<p role="alert" class="text-error mb-3">
+			Without a tray: {desk.dripping.join(', ')}. Raw meat and fish stand in something that holds
+			what drips; any deep dish will do until a tray is bought.
+		</p>
+	{/if}
 	{#if desk.shown.standing.length}
 		<h3>Standing free, in rows from the front</h3>
 		<ul class="mb-3 text-sm">
