@@ -70,6 +70,27 @@ export const ROLE_WORDS: Readonly<Record<ContainerRole, string>> = {
 	slide: 'slide-out'
 };
 
+/** Why a form of container is taken for what it holds. */
+export const ROLE_REASONS: Readonly<Record<ContainerRole, string>> = {
+	bin: 'small packets stand in a row, and all come out at once',
+	jar: 'airtight, and how much is left is seen',
+	turntable: 'what is behind comes round to the front',
+	riser: 'the back row is seen over the front one',
+	rack: 'lids stand on edge, each by itself',
+	basket: 'air gets to it, and it is lifted out whole',
+	divider: 'each kind keeps to its own side of the drawer',
+	upright: 'trays and boards come out without lifting others',
+	cradle: 'bottles lie still',
+	tray: 'what drips stays in it',
+	caddy: 'it is carried to where it is used',
+	slide: 'the back of a deep place comes out to you'
+};
+/** Says what usually holds a group, and why the first of it does. */
+export const holdersText = (roles: readonly ContainerRole[]): string =>
+	roles.length
+		? `Usually in a ${roles.map((role) => ROLE_WORDS[role]).join(', or a ')}: ${ROLE_REASONS[roles[0]!]}.`
+		: 'Usually stands free.';
+
 /** Names a column of a table of containers. */
 export const KIND_FIELD_WORDS: Readonly<Record<KindField, string>> = {
 	name: 'Name',

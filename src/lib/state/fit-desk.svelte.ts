@@ -2,6 +2,7 @@ import {
 	buyFirst,
 	elsewhereFor,
 	fitFingerprint,
+	holdersOf,
 	isDecanted,
 	isRaw,
 	keptOf,
@@ -335,6 +336,16 @@ export class FitDesk {
 			);
 	}
 
+	/** Groups of the place at hand with what usually holds them here, best first. */
+	held = $derived.by(() => {
+		const { nookId } = this;
+		return nookId
+			? this.groups.map((group) => ({ group, usual: holdersOf(this.home, group.id, nookId) }))
+			: [];
+	});
+	setHolder(group: Group, holder: Group['holder']): void {
+		this.#deps.store().run(`what holds ${group.name}`, 'setHolder', group.id, holder);
+	}
 	/** Raw meat and fish that stand without a tray in the place at hand, by name. */
 	get dripping(): readonly string[] {
 		const held = this.shown?.standing.flatMap(({ holds }) => holds) ?? [];

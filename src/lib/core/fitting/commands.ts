@@ -1,4 +1,4 @@
-import { keepArrangement, keepArrangements, setBoxes, setBudget } from './save';
+import { keepArrangement, keepArrangements, setBoxes, setBudget, setHolder } from './save';
 import { setShelves } from './shelf-heights';
 import { buyContainers, sellAt, takeStandIn } from './shop-card';
 import { buyParts, dropPart, wantPart } from './small-parts';
@@ -19,6 +19,7 @@ export const FITTING_COMMANDS = {
 	setBoxes,
 	setBudget,
 	setDensity,
+	setHolder,
 	setOwned,
 	setShelves,
 	takeStandIn,

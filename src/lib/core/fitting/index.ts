@@ -30,11 +30,12 @@ export {
 	keepArrangements,
 	keptOf,
 	setBoxes,
+	setHolder,
 	setBudget,
 	type KeptArrangement,
 	type KeptFit
 } from './save';
-export { isDecanted } from './wants';
+export { holdersOf, isDecanted, isRaw } from './wants';
 export { fitFingerprint, ownedLeft } from './owned';
 export {
 	setShelves,
@@ -93,4 +94,3 @@ export {
 	type PartReason,
 	type SoldPart
 } from './small-parts';
-export { isRaw } from './styles';

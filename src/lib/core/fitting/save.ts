@@ -7,6 +7,7 @@ import {
 	ThingId,
 	type Edit,
 	type FitPlan,
+	type Group,
 	type Placement
 } from '../model';
 import type { Arrangement } from './fit';
@@ -79,6 +80,14 @@ export function setBoxes(groupId: string, boxes: 'decant' | 'packs' | null): Edi
 	return (draft) => {
 		const group = draft.groups[groupId];
 		if (group) group.boxes = boxes;
+	};
+}
+
+/** Makes the edit that says what holds a group; `none`: it stands free; null: as its kinds of goods usually are. */
+export function setHolder(groupId: string, holder: Group['holder']): Edit {
+	return (draft) => {
+		const group = draft.groups[groupId];
+		if (group) group.holder = holder;
 	};
 }
 

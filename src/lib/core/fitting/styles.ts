@@ -1,6 +1,7 @@
-import { categoryOf, type Thing } from '../model';
+import { categoryOf } from '../model';
 import { volumeOf } from '../standing';
 import { outerOf, type HoldOption } from './options';
+import { isRaw } from './wants';
 
 export type ArrangementName = 'house-first' | 'calm' | 'roomy';
 
@@ -47,8 +48,6 @@ const JUMBLE = 6;
 
 /** How much worse it is that raw meat or fish stands without a tray: it drips on what is below. */
 const DRIPS = 12;
-/** Raw meat and fish, unfrozen. */
-export const isRaw = ({ hazards }: Pick<Thing, 'hazards'>): boolean => hazards.includes('raw-meat');
 
 /** Share of a want that stands free though it should not: small things fall into a heap. */
 function looseCost(option: HoldOption): number {

@@ -18,8 +18,13 @@ export const isDecanted = (home: Home, group: Group | undefined): boolean =>
 /** Wine may lie; other drinks stand. */
 const LIES_IN_A_CRADLE = /\b(?:wine|sparkling)\b/i;
 
-/** Holders that suit a thing, best first. */
-function rolesOf(thing: Thing, decants: boolean): ContainerRole[] {
+/** Raw meat and fish, unfrozen. */
+export const isRaw = ({ hazards }: Pick<Thing, 'hazards'>): boolean => hazards.includes('raw-meat');
+
+/** Holders that suit a thing, best first; what was said of its group goes first, but raw food never goes without. */
+function rolesOf(thing: Thing, decants: boolean, holder: Group['holder']): ContainerRole[] {
+	if (holder && holder !== 'none') return [holder];
+	if (holder && !isRaw(thing)) return [];
 	return categoryOf(thing.category).holders.filter(
 		(role) =>
 			(role !== 'jar' || decants) && (role !== 'cradle' || LIES_IN_A_CRADLE.test(thing.name))
@@ -38,11 +43,12 @@ export function wantsOf(home: Home, nookId: string): Want[] {
 	);
 	const wants: Want[] = [];
 	for (const groupId of groupIds) {
-		const decants = isDecanted(home, home.groups[groupId]);
+		const group = home.groups[groupId];
+		const decants = isDecanted(home, group);
 		const byRoles = new Map<string, { roles: ContainerRole[]; goods: Good[] }>();
 		const shares = placesOfLots(home, groupId, assignments).filter((s) => s.nookId === nookId);
 		for (const good of goodsOf(shares)) {
-			const roles = rolesOf(good.thing, decants);
+			const roles = rolesOf(good.thing, decants, group?.holder ?? null);
 			const key = roles.join(',');
 			const known = byRoles.get(key);
 			if (known) known.goods.push(good);
@@ -62,4 +68,14 @@ export function wantsOf(home: Home, nookId: string): Want[] {
 			(a.groupId < b.groupId ? -1 : a.groupId > b.groupId ? 1 : 0) ||
 			(a.roles.join() < b.roles.join() ? -1 : 1)
 	);
+}
+
+/** Lists what usually holds the things of a group in one place, best first; empty: it stands free. */
+export function holdersOf(home: Home, groupId: string, nookId: string): ContainerRole[] {
+	const group = home.groups[groupId];
+	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
+	const shares = placesOfLots(home, groupId, plan?.assignments ?? []);
+	const decants = isDecanted(home, group);
+	const here = shares.filter((share) => share.nookId === nookId);
+	return [...new Set(here.flatMap(({ thing }) => rolesOf(thing, decants, null)))];
 }

@@ -219,6 +219,7 @@ describe('versions', () => {
 		if (!result.ok) return;
 		expect(result.home.smallParts['part-1']).toMatchObject({ use: 'liner', has: false });
 		expect(result.home.smallParts['part-2']).toMatchObject({ use: 'hooks', has: true });
+		expect(Object.values(result.home.groups)[0]!.holder).toBe('turntable');
 	});
 	it('reads the frozen fixture of version 10, with everything that version added', () => {
 		const text = readFileSync(new URL('./fixtures/v10.keepnook.json', import.meta.url), 'utf8');

@@ -3,7 +3,7 @@ import branches from '../../../../data/branches.json';
 import rows from '../../../../data/categories.json';
 import { Hazard, Need, Trait, UseClass } from './goods';
 import { Mm, StationKind } from './places';
-import { CONTAINER_ROLES } from './plans';
+import { CONTAINER_ROLES } from './container-roles';
 
 /** A branch of the category tree: what a thing of this kind usually is, before anybody measured it. */
 export const Category = z.strictObject({

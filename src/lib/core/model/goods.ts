@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CONTAINER_ROLES } from './container-roles';
 import { DecisionId, GroupId, LotId, NookId, PersonId, RoutineId, SessionId, ThingId } from './ids';
 import { Instant, IsoDate, Minor } from './scalars';
 import { Mm, StationKind, Words } from './places';
@@ -251,6 +252,8 @@ export const Group = z.strictObject({
 	stockOf: GroupId.nullable(),
 	/** Kept in its packs or poured into jars; null: as the home does. */
 	boxes: z.enum(['decant', 'packs']).nullable(),
+	/** What holds it, whatever its kinds of goods are usually held by; `none`: it stands free. null: as usual. */
+	holder: z.enum([...CONTAINER_ROLES, 'none']).nullable(),
 	/** Why it was proposed, first reason first; empty: made by hand. */
 	why: z.array(GroupReason).max(8),
 	/** Named or made by hand, so that a new proposal neither renames nor removes it. */

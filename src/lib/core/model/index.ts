@@ -7,6 +7,7 @@ export * from './keeping';
 export * from './customs';
 export * from './plans';
 export * from './settings';
+export * from './container-roles';
 export * from './small-parts';
 export { LabelSheet } from './label-sheet';
 export * from './home';

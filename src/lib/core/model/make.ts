@@ -119,6 +119,7 @@ export const blankGroup = () =>
 		partners: [],
 		stockOf: null,
 		boxes: null,
+		holder: null,
 		why: [],
 		byHand: false
 	}) satisfies Partial<Group>;

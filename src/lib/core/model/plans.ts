@@ -1,23 +1,8 @@
 import { z } from 'zod';
 import { FitPlanId, GroupId, KindId, MarkId, NookId, PartId, PlanId, ThingId } from './ids';
+import { CONTAINER_ROLES } from './container-roles';
 import { Instant, IsoDate, Minor } from './scalars';
 import { Mm, MOST, partsOf, Words } from './places';
-
-export const CONTAINER_ROLES = [
-	'bin',
-	'jar',
-	'turntable',
-	'riser',
-	'rack',
-	'basket',
-	'divider',
-	'upright',
-	'cradle',
-	'tray',
-	'caddy',
-	'slide'
-] as const;
-export type ContainerRole = (typeof CONTAINER_ROLES)[number];
 
 /** So many pieces of a thing, in a container or on the shelf itself. */
 export const Held = z.strictObject({ thingId: ThingId, pieces: z.int().min(1) });

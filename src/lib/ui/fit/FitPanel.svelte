@@ -4,6 +4,7 @@
 	import type { FitDesk } from '$lib/state/fit-desk.svelte';
 	import BudgetField from './BudgetField.svelte';
 	import FitContents from './FitContents.svelte';
+	import HolderChoice from './HolderChoice.svelte';
 	import LidsOnOrNested from './LidsOnOrNested.svelte';
 	import OverList from './OverList.svelte';
 	import PacksOrJars from './PacksOrJars.svelte';
@@ -40,6 +41,7 @@
 	{/if}
 	<ShelfHeights {desk} />
 	<LidsOnOrNested {desk} />
+	<HolderChoice {desk} />
 	<PacksOrJars {desk} />
 	<SmallParts {desk} />
 	<h2 class="rule-top mt-4 pt-3">To buy for the home</h2>

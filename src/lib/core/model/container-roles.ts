@@ -1,0 +1,15 @@
+export const CONTAINER_ROLES = [
+	'bin',
+	'jar',
+	'turntable',
+	'riser',
+	'rack',
+	'basket',
+	'divider',
+	'upright',
+	'cradle',
+	'tray',
+	'caddy',
+	'slide'
+] as const;
+export type ContainerRole = (typeof CONTAINER_ROLES)[number];

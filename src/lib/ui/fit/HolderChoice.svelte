@@ -1,0 +1,36 @@
+<script lang="ts">
+	import { CONTAINER_ROLES, type Group } from '$lib/core/model';
+	import { holdersText, ROLE_REASONS, ROLE_WORDS } from '$lib/messages/fitting';
+	import type { FitDesk } from '$lib/state/fit-desk.svelte';
+
+	/** What holds each group of the place at hand: as usual for its kind of goods, or as the household says. */
+	let { desk }: { desk: FitDesk } = $props();
+</script>
+
+{#if desk.held.length}
+	<details class="rule-top mt-3 pt-3">
+		<summary class="min-h-11 cursor-pointer font-semibold">What holds it</summary>
+		{#each desk.held as { group, usual } (group.id)}
+			<label class="block py-1">
+				<span class="font-medium">{group.name}</span>
+				<span class="soft block text-sm"
+					>{holdersText(usual)}{group.holder && group.holder !== 'none'
+						? ` You chose a ${ROLE_WORDS[group.holder]}: ${ROLE_REASONS[group.holder]}.`
+						: ''}</span
+				>
+				<select
+					class="select w-full"
+					aria-label="What holds {group.name}"
+					value={group.holder ?? ''}
+					onchange={(event) =>
+						desk.setHolder(group, (event.currentTarget.value || null) as Group['holder'])}
+				>
+					<option value="">as usual</option>
+					<option value="none">nothing: it stands free</option>
+					{#each CONTAINER_ROLES as role (role)}<option value={role}>{ROLE_WORDS[role]}</option
+						>{/each}
+				</select>
+			</label>
+		{/each}
+	</details>
+{/if}
