@@ -215,6 +215,11 @@ export class FitDesk {
 		this.#asked = nookId;
 		await this.fit();
 	}
+	/** What is to be held otherwise is fitted anew at once. */
+	#askAnew(): void {
+		this.#asked = null;
+		void this.showSomething();
+	}
 	/** Fits the place at hand; the answer is that place's, whichever is looked at when it comes. */
 	async fit(): Promise<void> {
 		const id = this.nookId;
@@ -345,6 +350,7 @@ export class FitDesk {
 	});
 	setHolder(group: Group, holder: Group['holder']): void {
 		this.#deps.store().run(`what holds ${group.name}`, 'setHolder', group.id, holder);
+		this.#askAnew();
 	}
 	/** Raw meat and fish that stand without a tray in the place at hand, by name. */
 	get dripping(): readonly string[] {
@@ -378,6 +384,7 @@ export class FitDesk {
 		this.#deps
 			.store()
 			.run(`boxes of ${this.home.groups[groupId]?.name}`, 'setBoxes', groupId, boxes);
+		this.#askAnew();
 	}
 	/** What containers may cost in all. */
 	setBudget(budgetMinor: number | null): void {

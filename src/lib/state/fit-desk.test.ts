@@ -146,6 +146,21 @@ describe('fitting a place', () => {
 		fit.pick(part.id);
 		expect(fit.picked).toBeUndefined();
 	});
+	it('is fitted anew when something is to be held otherwise', async () => {
+		const { desk: fit, answer, store } = desk();
+		const asked = fit.fit();
+		answer();
+		await asked;
+		expect(fit.arrangements.length).toBeGreaterThan(0);
+		const group = fit.held.find(({ usual }) => usual.length > 0)!.group;
+		fit.setHolder(group, 'none');
+		expect(store.home.groups[group.id]!.holder).toBe('none');
+		expect(fit.job.isRunning).toBe(true);
+		answer();
+		await vi.waitFor(() => expect(fit.arrangements.length).toBeGreaterThan(0));
+		for (const { placements } of fit.arrangements)
+			expect(placements.some(({ groupId }) => groupId === group.id)).toBe(false);
+	});
 	it('takes a budget, and jars or packs for one group', () => {
 		const { desk: fit, store } = desk();
 		fit.setBudget(4500);
