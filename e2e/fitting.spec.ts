@@ -210,7 +210,7 @@ test('Fit: a liner is cut to a drawer, bought with the rest, and put back', asyn
 	}
 	await expect(parts).toContainText(/strips? of \d+ mm from a roll \d+ mm wide/);
 	await wantLiner.click();
-	await expect(parts.getByText('On the shop card')).toBeVisible();
+	await expect(parts.getByText('On the shop card', { exact: true })).toBeVisible();
 	await page
 		.getByRole('navigation', { name: 'Parts of Fit' })
 		.getByRole('link', { name: 'Shop card' })
