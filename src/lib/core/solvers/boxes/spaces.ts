@@ -1,15 +1,11 @@
+import type { PlacedBox } from './problem';
+
 /** Numbers a space is written in: its two corners, and whether all of its floor carries. */
 const STEP = 7;
 const MOST = 600;
 
 /** What is cut out of a room; its top carries, or has to be looked at. */
-export interface Taken {
-	readonly x: number;
-	readonly y: number;
-	readonly z: number;
-	readonly w: number;
-	readonly d: number;
-	readonly h: number;
+export interface Taken extends Omit<PlacedBox, 'box'> {
 	readonly isFlat: boolean;
 }
 
