@@ -86,6 +86,9 @@ test('Place: the notes say until when the household learns', async ({ page }) =>
 	await expect(page.getByLabel('We are trying this out until')).toHaveValue('2026-03-16');
 });
 
+/** The group of a tag by what the tag is called. */
+const nameOf = (label: string) => /^Tag (.+?) in /.exec(label)![1]!;
+
 test.describe('on a phone', () => {
 	test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 	test('a note is moved by two taps, also to another wall; Cancel lets go of it', async ({
@@ -94,14 +97,24 @@ test.describe('on a phone', () => {
 		await openDemo(page, 'Place');
 		await solve(page);
 		const walls = page.getByRole('navigation', { name: 'Walls' });
-		const first = page.getByRole('button', { name: 'Tag Vases ' });
-		const from = (await first.getAttribute('aria-label'))!;
-		await first.tap();
-		await expect(page.getByText('You hold')).toBeVisible();
-		await expect(walls.getByRole('button', { name: /^Larder, long wall [+−]\d+$/ })).toBeVisible();
-		await page.getByRole('button', { name: 'Cancel' }).tap();
-		await expect(page.getByText('You hold')).toHaveCount(0);
-		await expect(page.getByRole('button', { name: from })).toBeVisible();
+		const larder = walls.getByRole('button', { name: /^Larder, long wall [+−]\d+$/ });
+		// The first group that the larder has room for, whatever the plan is.
+		const tags = page.getByRole('button', { name: /^Tag .+ in / });
+		const labels = await tags.evaluateAll((all) =>
+			all.map((tag) => tag.getAttribute('aria-label')!)
+		);
+		let from = '';
+		for (const label of labels) {
+			if (labels.filter((other) => nameOf(other) === nameOf(label)).length > 1) continue;
+			await page.getByRole('button', { name: label, exact: true }).tap();
+			await expect(page.getByText('You hold')).toBeVisible();
+			if (await larder.isVisible()) from = label;
+			await page.getByRole('button', { name: 'Cancel' }).tap();
+			await expect(page.getByText('You hold')).toHaveCount(0);
+			if (from) break;
+		}
+		const first = page.getByRole('button', { name: from, exact: true });
+		await expect(first).toBeVisible();
 		await first.tap();
 		await walls.getByRole('button', { name: /^Larder, long wall/ }).tap();
 		const top = page.evaluate(() => scrollY);
@@ -112,11 +125,13 @@ test.describe('on a phone', () => {
 		const place = (await free.getAttribute('aria-label'))!.replace(/: .*$/, '');
 		await expect(free).toBeInViewport({ ratio: 0.9 });
 		await free.tap();
-		await expect(page.getByRole('button', { name: `Tag Vases in ${place}` })).toBeVisible();
+		await expect(
+			page.getByRole('button', { name: `Tag ${nameOf(from)} in ${place}` })
+		).toBeVisible();
 		expect(await page.evaluate(() => scrollY)).toBe(await top);
 		await page.getByRole('button', { name: 'Close' }).first().tap();
 		await page
-			.getByRole('button', { name: /^Undo: Vases to/ })
+			.getByRole('button', { name: `Undo: ${nameOf(from)} to` })
 			.first()
 			.tap();
 		await expect(page.getByRole('button', { name: from })).toBeAttached();
