@@ -70,4 +70,7 @@
 			padding-bottom: 60px;
 		}
 	}
+	main:focus {
+		outline: none;
+	}
 </style>

@@ -25,8 +25,8 @@
 		{#snippet line(name: string, of: (week: typeof now) => string, title = '')}
 			<tr class="rule-top" {title}
 				><th class="py-1 text-left font-medium">{name}</th><td
-					class="measure text-right whitespace-nowrap">{of(now)}</td
-				>{#if plan}<td class="measure text-right whitespace-nowrap">{of(plan)}</td>{/if}</tr
+					class="measure pl-3 text-right whitespace-nowrap">{of(now)}</td
+				>{#if plan}<td class="measure pl-3 text-right whitespace-nowrap">{of(plan)}</td>{/if}</tr
 			>
 		{/snippet}
 		{@render line('time', (week) => minutesText(week.seconds / 60))}

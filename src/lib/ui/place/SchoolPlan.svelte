@@ -62,4 +62,12 @@
 		gap: 0.5rem;
 		overflow-x: auto;
 	}
+	dl {
+		display: grid;
+		grid-template-columns: 1fr auto 4.5rem;
+		gap: 0.1rem 0.8rem;
+	}
+	dd {
+		text-align: right;
+	}
 </style>

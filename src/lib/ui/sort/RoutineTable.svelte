@@ -55,4 +55,10 @@
 	.row:hover {
 		text-decoration: underline;
 	}
+	td {
+		white-space: nowrap;
+	}
+	tr.chosen {
+		background: color-mix(in oklab, var(--color-primary) 12%, transparent);
+	}
 </style>
