@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Snippet } from 'svelte';
 	import { formatMoney } from '$lib/core/model';
 	import type { AheadDesk, Expected } from '$lib/state/ahead-desk.svelte';
 
@@ -7,8 +8,10 @@
 		each: Expected;
 		words: string;
 		costMinor?: number;
+		/** What can be done about it, at the end of the row. */
+		children?: Snippet;
 	}
-	let { desk, each, words, costMinor = 0 }: Props = $props();
+	let { desk, each, words, costMinor = 0, children }: Props = $props();
 	const money = (minor: number) => formatMoney(minor, desk.home.currency);
 </script>
 
@@ -18,6 +21,7 @@
 		<span class="soft block text-sm">{words}</span>
 	</button>
 	{#if costMinor}<span class="measure">{money(costMinor)}</span>{/if}
+	{@render children?.()}
 </li>
 
 <style>

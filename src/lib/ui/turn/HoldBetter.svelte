@@ -2,6 +2,7 @@
 	import { formatMoney } from '$lib/core/model';
 	import { WEEKS_AHEAD } from '$lib/core/rotation';
 	import type { AheadDesk } from '$lib/state/ahead-desk.svelte';
+	import ExpectedRow from './ExpectedRow.svelte';
 
 	/** Things of which another number in stock would cost less. */
 	let { desk, shown }: { desk: AheadDesk; shown: number } = $props();
@@ -18,35 +19,19 @@
 	<ul>
 		{#each desk.better.slice(0, shown) as each (each.thing.id)}
 			{@const { best, now } = each.outlook}
-			<li class="row">
-				<button class="name" onclick={() => desk.choose(each.thing.id)}>
-					<b>{each.thing.name}</b>
-					<span class="soft block text-sm"
-						>{best!.level} instead of {now!.level}: saves about {money(
-							now!.costMinor - best!.costMinor
-						)} in {WEEKS_AHEAD} weeks</span
-					>
-				</button>
+			<ExpectedRow
+				{desk}
+				{each}
+				words="{best!.level} instead of {now!.level}: saves about {money(
+					now!.costMinor - best!.costMinor
+				)} in {WEEKS_AHEAD} weeks"
+			>
 				<button
 					class="btn"
 					aria-label="Hold {best!.level} {each.thing.name}"
 					onclick={() => desk.take(each)}>Hold {best!.level}</button
 				>
-			</li>
+			</ExpectedRow>
 		{/each}
 	</ul>
 </section>
-
-<style>
-	.row {
-		display: grid;
-		grid-template-columns: minmax(0, 1fr) auto;
-		align-items: center;
-		gap: 0.75rem;
-		border-top: 1px solid var(--color-base-300);
-	}
-	.name {
-		min-height: 52px;
-		text-align: left;
-	}
-</style>
