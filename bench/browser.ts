@@ -210,6 +210,11 @@ async function measure(base: string): Promise<object[]> {
 			bench: 'import a home of 5,000 things and 10,000 lots, in the browser',
 			ms: round(performance.now() - imported)
 		});
+		await page.getByText('Saved', { exact: true }).first().waitFor({ timeout: 60_000 });
+		lines.push({
+			bench: 'the same, until it is stored',
+			ms: round(performance.now() - imported)
+		});
 		for (const [heading, path] of STAGE_PATHS) {
 			// At a person's pace: what a screen does after it shows is done.
 			await page.waitForTimeout(800);

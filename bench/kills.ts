@@ -77,6 +77,7 @@ export async function benchKills(count: number): Promise<object> {
 			buffer: Buffer.from(stockedHome())
 		});
 		await page.getByRole('heading', { name: 'Job sheet' }).waitFor();
+		await page.getByText('Saved', { exact: true }).first().waitFor();
 		await page.close();
 		// A page of the same site without the program.
 		const reader = await context.newPage();

@@ -105,6 +105,7 @@ test('export a home, import it, and get the same home', async ({ page }, info) =
 	await expect(page.getByText('None yet.')).toBeVisible();
 	await importFile(page, path);
 	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible();
+	await saved(page);
 	const again = JSON.parse(await readFile(await exportHome(page), 'utf8'));
 	// Each file is a copy of its own, that can come back; the home in it is the same.
 	expect(again.home).toEqual(JSON.parse(await readFile(path, 'utf8')).home);

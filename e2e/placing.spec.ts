@@ -22,6 +22,7 @@ async function openGenerated(
 	await page.goto('/');
 	await page.getByLabel('Import a home file').setInputFiles(path);
 	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible({ timeout: 30_000 });
+	await saved(page);
 }
 
 test('Place: four schools side by side; one group’s place, then a whole plan is taken', async ({
@@ -320,7 +321,7 @@ test('Place: what somebody who sits cannot reach says so; a shelf is moved for w
 	await solve(page);
 	await expect(panel.getByRole('heading', { name: 'Without a place' })).toHaveCount(0);
 	await page
-		.getByRole('button', { name: /^Tag Everyday dishes in / })
+		.getByRole('button', { name: /^Tag Cutlery in / })
 		.first()
 		.click();
 	await expect(

@@ -64,13 +64,17 @@ async function readStored(db: Db, homeId: string): Promise<Stored | null> {
 export interface StoredHome {
 	readonly home: Home;
 	readonly revision: number;
+	/** Ends when the store has really got it, where that is not waited for: called again after a failure, it tries again. */
+	readonly finish?: () => Promise<void>;
 }
 /** Opens a home that was stored just now without reading it all again; null when it has changed since. */
 export async function openStored(db: Db, stored: StoredHome): Promise<LoadResult | null> {
-	const row = await db.get('homes', stored.home.id);
-	if (row?.revision !== stored.revision || row.deletedAt || row.version !== HOME_VERSION)
-		return null;
-	return { ok: true, ...stored, cursor: 0, history: [], written: new Set(), mends: [] };
+	const { home, revision, finish } = stored;
+	// While it is being stored, its transaction keeps everybody else from it.
+	const row = finish ? null : await db.get('homes', home.id);
+	const same = row?.revision === revision && !row.deletedAt && row.version === HOME_VERSION;
+	if (!finish && !same) return null;
+	return { ok: true, home, revision, cursor: 0, history: [], written: new Set(), mends: [] };
 }
 
 /** Puts a home together from its rows, as it would stand in a file; nothing is checked yet. */
@@ -152,12 +156,20 @@ export async function loadHome(
 type WholeTx = ReturnType<typeof wholeTransaction>;
 const wholeTransaction = (db: Db) => db.transaction(['homes', ...HOME_STORES], 'readwrite');
 
-function putRecords(tx: WholeTx, home: Home): void {
-	// Without the promises of the wrapper, one a record: a request that fails ends the transaction.
-	const records = unwrap(tx.objectStore('records'));
+/** Records handed over before the page has its turn: some 20 ms. */
+const PUT_AT_ONCE = 400;
+
+async function putRecords(tx: WholeTx, home: Home): Promise<void> {
+	const records = tx.objectStore('records');
+	// Mostly without the promises of the wrapper, one a record: a request that fails ends the transaction.
+	const bare = unwrap(records);
+	let count = 0;
 	for (const collection of COLLECTION_NAMES)
-		for (const [id, value] of Object.entries(home[collection]))
-			records.put({ homeId: home.id, collection, id, value } satisfies RecordRow);
+		for (const [id, value] of Object.entries(home[collection])) {
+			const row: RecordRow = { homeId: home.id, collection, id, value };
+			if (++count % PUT_AT_ONCE) bare.put(row);
+			else await records.put(row);
+		}
 }
 
 const rowFor = (home: Home, revision: number, changedAt: string): HomeRow => ({
@@ -187,7 +199,7 @@ async function rewriteHome(
 	}
 	for (const name of ['records', 'history', 'changes'] as const)
 		fire(tx.objectStore(name).delete(rowsOf(home.id)));
-	putRecords(tx, home);
+	await putRecords(tx, home);
 	if (wreck) fire(tx.objectStore('wrecks').put(wreck));
 	fire(tx.objectStore('homes').put(rowFor(home, revision + 1, changedAt)));
 	await tx.done;
@@ -205,12 +217,26 @@ export interface NewHome {
 export type AddResult =
 	| { readonly ok: true; readonly revision: number }
 	| { readonly ok: false; readonly there: HomeRow };
+/** The store is ready to take it; `done` ends when it has kept it, or fails. */
+export type BeginResult =
+	| { readonly ok: true; readonly revision: number; readonly done: Promise<void> }
+	| { readonly ok: false; readonly there: HomeRow };
 
 /**
  * Stores a whole home with its pictures in one transaction. One of the same id, of whichever tab, is never lost: it is
  * told, and stays as it is, or is put away and can be brought back.
  */
-export async function addHome(db: Db, { home, now, photos, ifThere }: NewHome): Promise<AddResult> {
+export async function addHome(db: Db, adding: NewHome): Promise<AddResult> {
+	const begun = await beginHome(db, adding);
+	if (begun.ok) await begun.done;
+	return begun.ok ? { ok: true, revision: begun.revision } : begun;
+}
+
+/** As `addHome`, without waiting until all is written: more than a second for a large home. */
+export async function beginHome(
+	db: Db,
+	{ home, now, photos, ifThere }: NewHome
+): Promise<BeginResult> {
 	const tx = wholeTransaction(db);
 	const there = await tx.objectStore('homes').get(home.id);
 	if (there && ifThere.do === 'say') {
@@ -219,21 +245,43 @@ export async function addHome(db: Db, { home, now, photos, ifThere }: NewHome): 
 		return { ok: false, there };
 	}
 	if (there && ifThere.do === 'put-away') await moveRows(tx, there, ifThere.asideId, now);
-	putRecords(tx, home);
-	for (const [id, bytes] of photos ?? [])
-		fire(
-			tx.objectStore('photos').put({
-				homeId: home.id,
-				id,
-				type: 'image/jpeg',
-				bytes: Uint8Array.from(bytes).buffer,
-				addedAt: now
-			})
-		);
 	const revision = (there?.revision ?? 0) + 1;
-	fire(tx.objectStore('homes').put(rowFor(home, revision, now)));
-	await tx.done;
-	return { ok: true, revision };
+	const done = putAll(tx, { home, now, photos }, revision);
+	// Whoever waits hears of a failure; nobody has to.
+	done.catch(() => undefined);
+	return { ok: true, revision, done };
+}
+
+async function putAll(
+	tx: WholeTx,
+	{ home, now, photos }: Pick<NewHome, 'home' | 'now' | 'photos'>,
+	revision: number
+): Promise<void> {
+	const { done } = tx;
+	try {
+		await putRecords(tx, home);
+		for (const [id, bytes] of photos ?? [])
+			fire(
+				tx.objectStore('photos').put({
+					homeId: home.id,
+					id,
+					type: 'image/jpeg',
+					bytes: Uint8Array.from(bytes).buffer,
+					addedAt: now
+				})
+			);
+		fire(tx.objectStore('homes').put(rowFor(home, revision, now)));
+	} catch (error) {
+		// Half a home is none.
+		done.catch(() => undefined);
+		try {
+			tx.abort();
+		} catch {
+			// A request that failed has ended it already.
+		}
+		throw error;
+	}
+	await done;
 }
 
 /** Gives all rows of a home another id, put away; its own id is free then. */

@@ -12,6 +12,7 @@ export {
 } from './database';
 export {
 	addHome,
+	beginHome,
 	bringBackHome,
 	listHomes,
 	loadHome,
@@ -23,6 +24,7 @@ export {
 	type LoadedHome,
 	type LoadFailure,
 	type LoadResult,
+	type NewHome,
 	type StoredHome
 } from './homes';
 export {

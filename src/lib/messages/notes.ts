@@ -64,6 +64,7 @@ const NO_SHORT: Readonly<Record<HardCode, string>> = {
 	'hot-place': 'too hot',
 	'damp-place': 'too damp',
 	'wet-place': 'drips here',
+	'in-bathroom': 'in a bathroom',
 	'keep-clear': 'valve behind',
 	'tops-not-used': 'tops not used',
 	banned: 'ruled out',

@@ -57,6 +57,8 @@ export function hardText(code: HardCode | 'over-capacity' | 'conflict' | 'apart'
 			return 'A valve is behind it: only what one movement takes away may stand there.';
 		case 'wet-place':
 			return 'Under a sink it drips: no food, dishes, cooking ware, cloth, paper or anything electrical.';
+		case 'in-bathroom':
+			return 'What you eat from or cook with stays out of a bathroom.';
 		case 'tops-not-used':
 			return 'Cabinet tops are not used in this home (you can change that in Place).';
 		case 'banned':
@@ -115,6 +117,8 @@ export function reviewText({ code, groupIds }: Objection, home: Home): string {
 			return `${names} under a sink: it drips there.`;
 		case 'food-in-heat':
 			return `${names} in a place that gets hot.`;
+		case 'poison-over-food':
+			return `Over food in one cabinet, where a leak runs down: ${names}.`;
 		case 'acid-by-bleach':
 			return `Bleach and an acid in one cabinet (${names}): together they give off poisonous gas.`;
 		case 'heavy-overhead':
@@ -123,6 +127,12 @@ export function reviewText({ code, groupIds }: Objection, home: Home): string {
 			return `Something of unknown kind stands with food (${names}). Say what it is.`;
 		case 'many-families':
 			return `Too many kinds of things in one place: ${names}.`;
+		case 'odd-neighbours':
+			return `${names} in one place: nobody would look for them side by side.`;
+		case 'far-from-work':
+			return `${names}: more than three steps from the hob.`;
+		case 'outsider-by-hob':
+			return `${names} by the hob: keep those places for cooking.`;
 		case 'larder-idle':
 			return `The larder has room while dry food stands elsewhere: ${names}.`;
 		case 'worktop-idle':

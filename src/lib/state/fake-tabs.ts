@@ -36,6 +36,8 @@ export type Fault =
 	| 'closed'
 	/** It breaks off in the middle of the write. */
 	| 'middle'
+	/** All was handed over, and the browser then fails to keep it. */
+	| 'late'
 	/** All is written, and the page never hears of it. */
 	| 'unheard';
 
@@ -67,6 +69,10 @@ export function faultyDb(db: Db, next: () => Fault | null): Db {
 							return inner.done.then(() => {
 								throw new DOMException('Lost.', 'AbortError');
 							});
+						if (name === 'done' && fault === 'late') {
+							inner.abort();
+							return inner.done;
+						}
 						if (name !== 'objectStore' || fault !== 'middle') return bound(inner, name);
 						return (store: string) =>
 							new Proxy(inner.objectStore(store), {

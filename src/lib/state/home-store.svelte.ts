@@ -84,6 +84,8 @@ export class HomeStore {
 	#heard = 0;
 	/** The store has to be looked into, whatever was heard. */
 	#mustLook = false;
+	/** What has to end before anything is written: the home itself is on its way into the store. */
+	#finish = $state.raw<(() => Promise<void>) | null>(null);
 	#work: Promise<void> | null = null;
 	#tries = 0;
 	#callOff: (() => void) | null = null;
@@ -91,21 +93,28 @@ export class HomeStore {
 	readonly #deps: HomeStoreDeps;
 	readonly #tabs: Tabs;
 
-	private constructor(deps: HomeStoreDeps, loaded: Extract<LoadResult, { ok: true }>) {
+	private constructor(
+		deps: HomeStoreDeps,
+		loaded: Extract<LoadResult, { ok: true }>,
+		finish: (() => Promise<void>) | undefined
+	) {
 		this.#deps = deps;
 		this.#confirmed = this.#shown = timelineOf(loaded);
 		this.#revision = loaded.revision;
 		this.#mends = loaded.mends;
 		this.#tabs = (deps.tabs ?? openTabs)((message) => this.#hear(message));
+		if (!finish) return;
+		this.#finish = finish;
+		this.#write();
 	}
 
-	/** Opens a stored home; a failure says what is wrong and touches nothing. */
+	/** Opens a stored home, or one that is being stored; a failure says what is wrong and touches nothing. */
 	static async open(homeId: string, deps: HomeStoreDeps): Promise<HomeStore | OpenFailure> {
 		const db = await deps.db();
 		const stored = takeStored(homeId);
 		const loaded =
 			(stored && (await openStored(db, stored))) ?? (await loadHome(db, homeId, deps.now()));
-		return loaded.ok ? new HomeStore(deps, loaded) : loaded;
+		return loaded.ok ? new HomeStore(deps, loaded, stored?.finish) : loaded;
 	}
 
 	get home(): Home {
@@ -113,7 +122,7 @@ export class HomeStore {
 	}
 	get saveState(): SaveState {
 		if (this.#gone) return 'gone';
-		if (!this.#pending.length) return 'saved';
+		if (!this.unsaved) return 'saved';
 		return this.#trouble ? 'failed' : 'saving';
 	}
 	/** Why the last write failed; null: it did not. */
@@ -124,9 +133,9 @@ export class HomeStore {
 	get gone(): 'deleted' | 'not-found' | null {
 		return this.#gone;
 	}
-	/** How many changes are not stored yet. */
+	/** How many changes are not stored yet; the home itself counts as one. */
 	get unsaved(): number {
-		return this.#pending.length;
+		return this.#pending.length + (this.#finish ? 1 : 0);
 	}
 	/** What was mended when the home was opened. */
 	get mends(): readonly Mend[] {
@@ -256,7 +265,7 @@ export class HomeStore {
 	/** Writes what is pending, one after the other, until all is stored or one fails. */
 	#write(): void {
 		if (this.#work || this.#isClosed) return;
-		if (!this.#pending.length && !this.#mustLook && this.#heard <= this.#revision) return;
+		if (!this.unsaved && !this.#mustLook && this.#heard <= this.#revision) return;
 		this.#work = this.#writeAll().finally(() => {
 			this.#work = null;
 			// Something may have come in between the last look and now.
@@ -266,6 +275,8 @@ export class HomeStore {
 
 	async #writeAll(): Promise<void> {
 		try {
+			if (this.#finish) await this.#finish();
+			this.#finish = null;
 			const db = await this.#deps.db();
 			if (this.#mustLook || !this.#pending.length) await this.#catchUp(db);
 			while (this.#pending.length && !this.#isClosed) {

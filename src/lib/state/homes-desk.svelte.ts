@@ -2,10 +2,11 @@ import type { BackedUp, BackupResult } from '../core/interchange/backup';
 import type { FileIssue } from '../core/interchange';
 import { applyEdit, HomeId, makeHome } from '../core/model';
 import type { Incoming, Read } from './incoming';
-import { leaveStored } from './just-stored';
+import { leaveBegun } from './just-stored';
 import { leaveCopy } from './pending-copy';
 import {
 	addHome,
+	beginHome,
 	bringBackHome,
 	listHomes,
 	listPhotos,
@@ -17,6 +18,7 @@ import {
 	troubleOf,
 	type Db,
 	type HomeRow,
+	type NewHome,
 	type Trouble
 } from '../data';
 
@@ -242,18 +244,29 @@ export class HomesDesk {
 		return this.#try(async (db) => {
 			const { home, photos } = incoming;
 			const what = { home, photos, now: this.#deps.now() };
-			let added = await addHome(db, { ...what, ifThere: { do: 'say' } });
+			let adding: NewHome = { ...what, ifThere: { do: 'say' } };
+			let begun = await beginHome(db, adding);
 			// One that was deleted gives way; it can still be brought back.
-			if (!added.ok && added.there.deletedAt) {
-				const ifThere = { do: 'put-away', asideId: this.#deps.newId() } as const;
-				added = await addHome(db, { ...what, ifThere });
-				tellReplaced(home.id);
+			const isBack = !begun.ok && !!begun.there.deletedAt;
+			if (isBack) {
+				adding = { ...what, ifThere: { do: 'put-away', asideId: this.#deps.newId() } };
+				begun = await beginHome(db, adding);
 			}
-			if (added.ok) {
+			if (!begun.ok) {
+				this.#clash = { incoming, there: begun.there };
+				return;
+			}
+			const kept = async () => {
+				if (isBack) tellReplaced(home.id);
 				if (incoming.exchange) await putCommon(db, incoming.exchange.id, home, this.#deps.now());
-				leaveStored({ home, revision: added.revision });
-				await this.#deps.open(home.id);
-			} else this.#clash = { incoming, there: added.there };
+			};
+			// It is shown while the browser writes it.
+			leaveBegun(home, begun, async () => {
+				await addHome(await this.#deps.db(), adding);
+				await kept();
+			});
+			await Promise.all([this.#deps.open(home.id), begun.done]);
+			await kept();
 		});
 	}
 

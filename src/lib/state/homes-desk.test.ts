@@ -1,12 +1,13 @@
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { NOW, tinyHome } from '../core/fixtures/tiny-home';
 import { writeHomeFile } from '../core/interchange';
 import type { Home } from '../core/model';
 import { readBackup } from '../core/interchange/backup';
 import { listCommons, listPhotos, loadHome, openDatabase, type Db } from '../data';
-import { faultyDb } from './fake-tabs';
+import { FakeChannel, faultyDb, type Fault } from './fake-tabs';
+import { HomeStore } from './home-store.svelte';
 import { HomesDesk } from './homes-desk.svelte';
 import type { Read } from './incoming';
 import { takeCopy } from './pending-copy';
@@ -90,6 +91,74 @@ describe('all homes', () => {
 		await desk.putAway('tiny');
 		await desk.purge(['tiny']);
 		expect((await listPhotos(db, 'tiny')).size).toBe(0);
+	});
+});
+
+describe('a home that is shown while it is being stored', () => {
+	const open = async () => {
+		const opened = await HomeStore.open('tiny', {
+			db: async () => faultyDb(db, () => fault),
+			now: () => now,
+			newId: () => `i${++ids}`,
+			tabs: new FakeChannel().open,
+			later: () => () => undefined
+		});
+		if (!(opened instanceof HomeStore)) throw new Error(opened.code);
+		return opened;
+	};
+	let fault: Fault | null;
+	let plan: (Fault | null)[];
+	let seen: HomeStore[];
+	const desk = new HomesDesk({
+		db: async () => faultyDb(db, () => (plan.length ? plan.shift()! : fault)),
+		now: () => NOW,
+		newId: () => `i${++ids}`,
+		open: async () => void seen.push(await open())
+	});
+	beforeEach(() => {
+		[fault, plan, seen] = [null, [], []];
+	});
+
+	it('says that it is being saved, and takes edits', async () => {
+		const taking = desk.take('a.json', read(tinyHome()));
+		await vi.waitUntil(() => seen.length);
+		const store = seen[0]!;
+		store.run('another name', 'changeHome', { name: 'Renamed' });
+		expect(store.unsaved).toBeGreaterThan(0);
+		await taking;
+		await store.settled();
+		expect([store.saveState, store.unsaved]).toEqual(['saved', 0]);
+		expect((await stored('tiny'))?.name).toBe('Renamed');
+	});
+	it.each(['late', 'unheard'] as const)(
+		'is not lost when the browser fails to keep it (%s)',
+		async (how) => {
+			fault = how;
+			await desk.take('a.json', read(tinyHome(), new Map([['p', new Uint8Array([1])]])));
+			const store = seen[0]!;
+			await store.settled();
+			expect([store.saveState, store.unsaved]).toEqual(['failed', 1]);
+			expect(desk.trouble).not.toBeNull();
+			expect(!!(await stored('tiny'))).toBe(how === 'unheard');
+			store.run('another name', 'changeHome', { name: 'Renamed' });
+			fault = null;
+			await store.retry();
+			expect(store.saveState).toBe('saved');
+			expect((await stored('tiny'))?.name).toBe('Renamed');
+			expect((await listPhotos(db, 'tiny')).size).toBe(1);
+		}
+	);
+	it('takes the place of one that was deleted, also when that fails at first', async () => {
+		await desk.take('a.json', read(tinyHome()));
+		await desk.putAway('tiny');
+		// Looking whether it is there goes well.
+		plan = [null, 'late'];
+		await desk.take('b.json', read({ ...tinyHome(), name: 'From a file' }));
+		expect(seen.at(-1)!.saveState).toBe('failed');
+		await seen.at(-1)!.retry();
+		expect((await stored('tiny'))?.name).toBe('From a file');
+		await desk.refresh();
+		expect(desk.deleted.map(({ head }) => head.name)).toEqual(['Tiny kitchen']);
 	});
 });
 

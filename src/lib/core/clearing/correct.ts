@@ -1,5 +1,5 @@
 import { familyOf, mayShare } from '../grouping';
-import { readingKey } from '../kinds';
+import { readingKey, usualUse } from '../kinds';
 import {
 	categoryOf,
 	NookId,
@@ -21,7 +21,8 @@ function becomeKind(thing: Thing, category: string): void {
 	const traits = traitsOf(thing.name, '', category);
 	if (sameSize(thing.piece, before.piece)) thing.piece = traits.piece;
 	if (thing.massG === before.massG) thing.massG = traits.massG;
-	if (thing.use.class === before.use) thing.use.class = categoryOf(category).use;
+	if (thing.use.class === usualUse(thing.name, before.code))
+		thing.use.class = usualUse(thing.name, category);
 	// Frozen at home stays frozen, whatever it is.
 	const isFrozen = thing.needs.includes('frozen');
 	thing.needs = isFrozen

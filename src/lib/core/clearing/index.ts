@@ -24,7 +24,8 @@ export {
 export { changeLot, deleteLot, renameLot, tellKind, type LotChange } from './correct';
 export { adviseLot, advisedVerdict } from './advice';
 export type { Advice, AdviceCode, AdviceContext } from './advice-rules';
-export { knownThing, takeIn, type TakeIn } from './take-in';
+export { knownThing } from './other-sizes';
+export { takeIn, type TakeIn } from './take-in';
 export {
 	backPlace,
 	decide,

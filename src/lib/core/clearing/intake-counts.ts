@@ -42,6 +42,11 @@ const SIZE_SLIP = /(?<![\p{L}\d])\d+(?:[.,]\d+)*(?:kg|g|ml|cl|l|oz|lb)[a-z]{0,2}
 
 const toNumber = (text: string) => Number(text.replace(',', '.'));
 
+/** Measures that are also things: `6 cups`, `4 cups and saucers`. */
+const ALSO_THINGS = /^\s*\d+\s*cups?(?:\s*$|\s+(?:and|&|with)\s)/i;
+/** Whether what looks like a size is one of something else. */
+const isOfSomething = (rest: Rest): boolean => !ALSO_THINGS.test(rest.text);
+
 /** Takes the size of one pack; with `4 x 400 g` also how many packs. */
 export function takeSize(rest: Rest): {
 	size: Quantity | null;
@@ -49,7 +54,7 @@ export function takeSize(rest: Rest): {
 	wrong: string | null;
 } {
 	const times = rest.take(TIMES, 'count');
-	const found = rest.take(SIZE, 'size');
+	const found = isOfSomething(rest) ? rest.take(SIZE, 'size') : null;
 	const slip = found ? null : rest.take(SIZE_SLIP, 'size');
 	const unit =
 		found && (LONG_UNITS.find(([word]) => word.test(found[2]!))?.[1] ?? quantityUnit(found[2]!));

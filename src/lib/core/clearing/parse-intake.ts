@@ -81,6 +81,8 @@ const isPartOfName = (rest: Rest, at: number, state: LotState, found: string): b
 	/^\s*frozen$/i.test(found) &&
 	!/\p{L}/u.test(rest.text.slice(0, at).replace(COUNTS_BEFORE, '')) &&
 	/^\s+\p{L}/u.test(rest.text.slice(at + found.length));
+const AGAINST =
+	/^[ -]*(?:remov(?:er|al)|repellent|killer|treatment|converter|protector|protection|inhibitor|guard|spray|stick|pen|wipes?|traps?|away|filler|cleaner|paste|proofer)(?!\p{L})/iu;
 const COUNTS_BEFORE =
 	/(?<!\p{L})(?:tins?|cans?|packs?|packets?|bags?|boxes|box|tubs?|portions?|pieces?|trays?|of|an?|half|two|three|four|five|six|dozen|some|x)(?!\p{L})/giu;
 
@@ -89,6 +91,8 @@ function takeStates(rest: Rest): LotState[] {
 	for (const { state, pattern } of STATE_WORDS) {
 		const found = rest.find(pattern);
 		if (!found || isPartOfName(rest, found.index, state, found[0])) continue;
+		// A stain remover has no stains, and what is against rust is not rusty.
+		if (AGAINST.test(rest.text.slice(found.index + found[0].length))) continue;
 		// A line that would be left without a word names what it speaks of.
 		const left = rest.text.slice(0, found.index) + rest.text.slice(found.index + found[0].length);
 		if (!/\p{L}{2}/u.test(left)) continue;
@@ -103,6 +107,8 @@ function takeCountWord(rest: Rest, { typed: isCounted, value }: ReadCount): stri
 	const words = rest.words;
 	const [word, next] = words;
 	if (words.length < 2 || !COUNT_WORDS.test(word!)) return '';
+	// Cups and saucers are two things, and no saucers by the cup.
+	if (/^(?:and|&|with)$/i.test(next!)) return '';
 	const isOf = next!.toLowerCase() === 'of';
 	const isPlural = /s$/i.test(word!);
 	if (!isOf && !(isCounted && isPlural)) {
@@ -244,11 +250,16 @@ export function parseIntake(text: string, context: IntakeContext): IntakeResult 
 
 /** Counted words that say what it is: fruit in tins, medicine in tablets. */
 const TELLING = /^(?:tins?|cans?|tablets?|tabs|capsules?|caps|pills?)$/i;
+const JARS = /^jars?$/i;
+const FRESH = /^food\.(?:fruit|salad|onions|potatoes)$/;
 const asTold = (word: string) => word.replace(/^tabs$/i, 'tablets').replace(/^caps$/i, 'capsules');
 
 /** Kind of a name; what it was counted in has a say where it is a tin or a tablet. */
 export function kindFor(name: string, countWord: string, readings: Readings = {}): Kind {
 	const plain = kindOf(name, readings);
+	// Fruit and vegetables in jars keep as those in tins do.
+	if (JARS.test(countWord) && FRESH.test(plain.category ?? ''))
+		return kindFor(name, 'tins', readings);
 	if (!TELLING.test(countWord)) return plain;
 	const counted = kindOf(`${asTold(countWord)} ${name}`, readings);
 	// Tablets for the dishwasher are no medicine: what its own name surely is of stands, unless it only gets more dangerous.

@@ -10,8 +10,10 @@ import {
 	type NookId,
 	type Thing
 } from '../model';
+import { usualUse } from '../kinds';
 import { frozenName, frozenNeeds } from '../rotation';
 import { tellKind } from './correct';
+import { knownThing, meantBy, nameApart, sameName, sizedFor } from './other-sizes';
 import type { IntakeLine } from './parse-intake';
 import { traitsOf } from './traits';
 
@@ -27,13 +29,6 @@ export interface TakeIn {
 	readonly told?: boolean;
 	/** ISO date. */
 	readonly today: string;
-}
-
-const sameName = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
-
-/** Finds the thing a typed name means: the same words, whatever their case. */
-export function knownThing(home: Home, name: string): Thing | null {
-	return Object.values(home.things).find((thing) => sameName(thing.name, name)) ?? null;
 }
 
 /** Whether a line speaks of something that is frozen now. */
@@ -52,15 +47,17 @@ function frozenLine(home: Home, line: IntakeLine): IntakeLine {
 	return needs.includes('frozen') ? line : { ...line, name: frozenName(line.name) };
 }
 
-function newThing(line: IntakeLine, id: string): Thing {
+function newThing(line: IntakeLine, id: string, name: string): Thing {
 	const traits = traitsOf(line.name, line.countWord, line.category);
+	const massG = line.size ? line.size.value : traits.massG;
 	return {
 		id: ThingId.parse(id),
-		name: line.name.slice(0, 200),
+		name: name.slice(0, 200),
 		...traits,
+		piece: sizedFor(traits, massG),
 		// A millilitre of most goods weighs about a gram.
-		massG: line.size ? line.size.value : traits.massG,
-		use: { class: categoryOf(traits.category).use, countedPerWeek: null },
+		massG,
+		use: { class: usualUse(line.name, traits.category), countedPerWeek: null },
 		userIds: [],
 		stations: [],
 		...blankThing()
@@ -80,7 +77,8 @@ export function takeIn({
 	return (draft) => {
 		const isFrozen = isFrozenLine(typed);
 		const line = isFrozen ? frozenLine(draft as Home, typed) : typed;
-		const thing = knownThing(draft as Home, line.name) ?? newThing(line, thingId);
+		const thing =
+			meantBy(draft as Home, line) ?? newThing(line, thingId, nameApart(draft as Home, line));
 		if (isFrozen && !draft.things[thing.id]) thing.needs = frozenNeeds(thing.needs);
 		draft.things[thing.id] ??= thing;
 		if (told && line.category) tellKind(thing.id, line.category)(draft);

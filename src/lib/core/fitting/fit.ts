@@ -3,7 +3,7 @@ import { type NookRoom, roomOf, volumeOf } from '../standing';
 import { clearOf, enters, holdOptions, outerOf, type HoldOption } from './options';
 import { countsOf, fitFingerprint, ownedLeft } from './owned';
 import { packMix, type Left, type Packed } from './pack-mix';
-import { discomfortOf, mixesOf, STYLES, type ArrangementName } from './styles';
+import { discomfortOf, freeMixes, mixesOf, STYLES, type ArrangementName } from './styles';
 import { wantsOf, type Want } from './wants';
 
 /** Pieces that did not go in, with the reason. */
@@ -82,6 +82,18 @@ const DAILY_BEHIND = 150;
 
 const litresLeft = (packed: Packed) => volumeOf(packed.left.map(({ good }) => good));
 
+interface Tried {
+	readonly mix: readonly HoldOption[];
+	readonly packed: Packed;
+}
+/** Whether a packed mix leaves less out than another, or as much with nothing daily behind: that costs less than leaving out. */
+const beats = ({ packed: one }: Tried, other: Tried | null): boolean =>
+	!other ||
+	litresLeft(one) < litresLeft(other.packed) - 1e-9 ||
+	(litresLeft(one) <= litresLeft(other.packed) &&
+		other.packed.hasDailyBehind &&
+		!one.hasDailyBehind);
+
 const leftOverOf = ({ groupId, good, tooLarge }: Left): LeftOver => ({
 	groupId,
 	thingId: good.thing.id,
@@ -98,21 +110,25 @@ function arrange(
 	left: ReadonlyMap<string, number>,
 	kinds: Readonly<Record<string, ContainerKind>>
 ): Arrangement | null {
-	let best: Packed | null = null;
-	let bestMix: readonly HoldOption[] = [];
+	const tried = (mix: readonly HoldOption[]): Tried => ({ mix, packed: pack(mix) });
+	let found: Tried | null = null;
 	let inVain = 0;
 	for (const mix of mixesOf(options, STYLES[name], room.loadG).slice(0, MIXES_PACKED)) {
-		const packed = pack(mix);
-		// What is kept behind costs less than what is left out.
-		const isBetter =
-			!best ||
-			litresLeft(packed) < litresLeft(best) - 1e-9 ||
-			(litresLeft(packed) <= litresLeft(best) && best.hasDailyBehind && !packed.hasDailyBehind);
-		if (isBetter) [best, bestMix] = [packed, mix];
+		const one = tried(mix);
+		const isBetter = beats(one, found);
+		if (isBetter) found = one;
 		inVain = isBetter ? 0 : inVain + 1;
-		if ((!packed.left.length && !packed.hasDailyBehind) || inVain >= PATIENCE) break;
+		if ((!one.packed.left.length && !one.packed.hasDailyBehind) || inVain >= PATIENCE) break;
 	}
-	if (!best) return null;
+	// Where containers leave something over, all of it may go in without any; the other styles keep theirs.
+	if (!found || (name === 'house-first' && litresLeft(found.packed) > 0))
+		for (const mix of freeMixes(options)) {
+			if (mix.reduce((sum, { massG }) => sum + massG, 0) > room.loadG) continue;
+			const one = tried(mix);
+			if (beats(one, found)) found = one;
+		}
+	if (!found) return null;
+	const { packed: best, mix: bestMix } = found;
 	const counts = countsOf(best.placements);
 	const toBuy = [...counts]
 		.map(([kindId, count]) => ({ kindId, count: count - (left.get(kindId) ?? 0) }))

@@ -7,6 +7,8 @@ import {
 	type Packing,
 	clearIn,
 	standFree,
+	waysFree,
+	type StandsFree,
 	type TooLarge,
 	volumeOf
 } from '../standing';
@@ -83,6 +85,17 @@ export function enters(kind: ContainerKind, room: NookRoom, sideMm: number): boo
 const fill = (kind: ContainerKind, goods: readonly Good[], options: FillOptions): Fill =>
 	kind.role === 'jar' ? fillJars(kind, goods, options) : fillContainers(kind, goods, options);
 
+/** From so many containers on that hold one thing each, they keep no order. */
+const ONE_EACH = 3;
+/** Leaves out a bin for every single piece, where another kind takes more of them: raw packs stand on one tray. */
+function withoutOneEach(options: readonly HoldOption[], { goods }: Want): readonly HoldOption[] {
+	const pieces = goods.reduce((sum, good) => sum + good.pieces, 0);
+	const isOneEach = ({ kind, containers }: HoldOption) =>
+		kind?.role !== 'jar' && containers.length >= ONE_EACH && containers.length >= pieces;
+	const rest = options.filter((option) => !isOneEach(option));
+	return rest.length ? rest : options;
+}
+
 /** Kinds that would have to be bought and are really filled, for one role of one want. */
 const MOST_BOUGHT = 12;
 
@@ -116,8 +129,8 @@ function likelyKinds(
 
 /**
  * Lists the ways to hold one want in a room, with what each costs beyond the containers still free in the house: as
- * many of one kind as it needs, or fewer (as many as the house has, half) with the rest standing free. The last one is always
- * "no container".
+ * many of one kind as it needs, or fewer (as many as the house has, half) with the rest standing free. The last ones are always
+ * "no container", in shared rows first.
  */
 export function holdOptions(
 	want: Want,
@@ -127,10 +140,18 @@ export function holdOptions(
 	ownedLeft: ReadonlyMap<string, number>
 ): HoldOption[] {
 	const { room, seenFromAbove } = packing;
-	const free = (loose: readonly Good[]) => {
-		const { lanes, tooLarge } = standFree(loose, clearIn(packing));
-		const behind = lanes.reduce((sum, { holds }) => sum + holds.length - 1, 0);
+	// Rows of one thing each stand behind each other too: what is out of sight is counted by the shared rows.
+	const standing = (
+		loose: readonly Good[],
+		{ lanes, tooLarge }: StandsFree,
+		shared: StandsFree
+	) => {
+		const behind = shared.lanes.reduce((sum, { holds }) => sum + holds.length - 1, 0);
 		return { loose, lanes, tooLarge, hidden: seenFromAbove ? 0 : behind };
+	};
+	const free = (loose: readonly Good[]) => {
+		const way = standFree(loose, clearIn(packing));
+		return standing(loose, way, way);
 	};
 	const clearMm = clearOf(room);
 	const all = volumeOf(want.goods);
@@ -166,15 +187,15 @@ export function holdOptions(
 				found.push(optionOf(kind, fill(kind, want.goods, { ...options, mostContainers: fewer })));
 	}
 	return [
-		...found,
-		{
+		...withoutOneEach(found, want),
+		...waysFree(want.goods, clearIn(packing)).map((way, _, [shared]) => ({
 			want,
 			kind: null,
 			containers: [],
 			layers: 1,
 			costMinor: 0,
-			...free(want.goods),
+			...standing(want.goods, way, shared!),
 			massG: massOf(want.goods)
-		}
+		}))
 	];
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DOG_AND_TODDLER, STUDIO, TWO_FREEZERS, WHEELCHAIR } from '../fixtures/sketches';
+import { SKETCHES } from '../fixtures/sketches';
 import { sketchHome } from '../fixtures/sketch-home';
 import { apply, NOW } from '../fixtures/tiny-home';
 import { volumeOf } from '../standing';
@@ -11,7 +11,7 @@ import { wantsOf } from './wants';
 const MOST_OVER = 0.01;
 
 describe('a plan of zones', () => {
-	it.each([STUDIO, WHEELCHAIR, TWO_FREEZERS, DOG_AND_TODDLER])(
+	it.each(SKETCHES)(
 		'$id: says yes only where the pieces really go in',
 		(sketch) => {
 			const home = sketchHome(sketch);

@@ -98,16 +98,26 @@ const MIXES = 40;
 /** Effort of one more kind of container in a nook: the fewest different kinds look calm. */
 const NEW_KIND = 60;
 
-/** Mixes of one option a want, the cheapest by a style first; a beam over the wants. */
+/** Everything without a container: in rows that things share, and in rows of one thing each. */
+export function freeMixes(options: readonly (readonly HoldOption[])[]): HoldOption[][] {
+	const free = options.map((ways) => ways.filter(({ kind }) => !kind));
+	return [free.map((ways) => ways[0]!), free.map((ways) => ways.at(-1)!)];
+}
+
+/** Mixes of one option a want that a nook bears, the cheapest by a style first; a beam over the wants. */
 export function mixesOf(
 	options: readonly (readonly HoldOption[])[],
 	style: (option: HoldOption) => number,
 	loadG: number
 ): HoldOption[][] {
+	/** What all wants from one on weigh at least. */
+	const leastFrom = options.map((_, i) =>
+		options.slice(i).reduce((sum, ways) => sum + Math.min(...ways.map(({ massG }) => massG)), 0)
+	);
 	let mixes: { mix: HoldOption[]; score: number; massG: number }[] = [
 		{ mix: [], score: 0, massG: 0 }
 	];
-	for (const ways of options) {
+	for (const [i, ways] of options.entries()) {
 		const scored = ways
 			.map((option) => ({ option, cost: style(option) }))
 			.sort((a, b) => a.cost - b.cost);
@@ -126,8 +136,10 @@ export function mixesOf(
 					};
 				})
 			)
+			// What is too heavy with the lightest of the rest leaves its place to a lighter one.
+			.filter(({ massG }) => massG + (leastFrom[i + 1] ?? 0) <= loadG)
 			.sort((a, b) => a.score - b.score)
 			.slice(0, MIXES);
 	}
-	return mixes.filter(({ massG }) => massG <= loadG).map(({ mix }) => mix);
+	return mixes.map(({ mix }) => mix);
 }

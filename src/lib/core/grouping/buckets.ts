@@ -1,3 +1,5 @@
+import { z } from 'zod';
+import branchPairs from '../../../../data/branch-pairs.json';
 import {
 	BRANCH_NAMES,
 	categoryOf,
@@ -60,7 +62,7 @@ export interface Bucket {
 /** Under this a group is a sliver, ml and pieces (handbook: a litre, or three things). */
 const SLIVER_ML = 1000;
 const SLIVER_PIECES = 3;
-/** From this share of a group's volume on, a category has a say in its name. */
+/** From this share of a group's volume on, a category or a branch has a say in its name. */
 const NAMING_SHARE = 0.2;
 
 export const coldOf = ({ needs }: Pick<Thing, 'needs'>): Cold =>
@@ -98,30 +100,25 @@ export const isSliver = (bucket: Bucket): boolean =>
 	(bucket.volumeMl < SLIVER_ML ||
 		bucket.cards.reduce((sum, { pieces }) => sum + pieces, 0) < SLIVER_PIECES);
 
-/** Branches that an organizer never files under another one. */
-const LONERS: ReadonlySet<string> = new Set([
-	'cutlery',
-	'sharp',
-	'salad',
-	'alcohol',
-	'raw',
-	'medicines',
-	'first-aid',
-	'appliances',
-	'pans',
-	'linens',
-	'towels',
-	'roots',
-	'baby-care'
-]);
+const Branch = z.enum(Object.keys(BRANCH_NAMES) as [Category['branch'], ...Category['branch'][]]);
+/** Two branches, and what both together are called. */
+const BranchPairs = z.array(z.tuple([Branch, Branch, z.string().min(1)]));
+/** What one would look for under one name, by its branches: any other two stay apart, however little there is of them. */
+const PAIR_NAMES: ReadonlyMap<string, string> = new Map(
+	BranchPairs.parse(branchPairs).flatMap(([one, two, name]) => [
+		[`${one} ${two}`, name] as const,
+		[`${two} ${one}`, name] as const
+	])
+);
+const mostUsed = ({ cards }: Pick<Bucket, 'cards'>) => Math.max(...cards.map(({ uses }) => uses));
+/** Uses a week of what is taken out daily, and of what comes out for guests: they have no place together. */
+const isDaily = (bucket: Bucket): boolean => mostUsed(bucket) >= 7;
+const isRare = (bucket: Bucket): boolean => mostUsed(bucket) < 0.5;
+const branchesOf = ({ cards }: Pick<Bucket, 'cards'>) => [
+	...new Set(cards.map(({ category }) => category.branch))
+];
 
-const mainStation = ({ category }: Card) =>
-	[...category.stations].sort((a, b) => b.share - a.share)[0]?.kind;
-
-/**
- * How near two buckets are as siblings: 0 one category, 1 one branch, 2 one area and used at one station. Null: they
- * must not, or need not, live together.
- */
+/** How near two buckets are as siblings: 0 one category, 1 one branch, 2 branches that go together. Null: they must not, or need not, live together. */
 export function kinship(a: Bucket, b: Bucket): number | null {
 	const { main: one } = a;
 	const { main: two } = b;
@@ -138,22 +135,31 @@ export function kinship(a: Bucket, b: Bucket): number | null {
 	if (owned && ((one.person && two.person) || (one.pet && two.pet))) return null;
 	if (one.category.code === two.category.code) return 0;
 	if (owned) return null;
-	if (one.category.branch === two.category.branch) return 1;
-	// What has a place of its own in every home stays by itself, however little of it there is.
-	if (LONERS.has(one.category.branch) || LONERS.has(two.category.branch)) return null;
-	return mainStation(one) === mainStation(two) ? 2 : null;
+	if (isDaily(a) !== isDaily(b) && (isRare(a) || isRare(b))) return null;
+	const own = branchesOf(b);
+	const isPaired = branchesOf(a).every((first) =>
+		own.every((second) => first === second || PAIR_NAMES.has(`${first} ${second}`))
+	);
+	if (!isPaired) return null;
+	return one.category.branch === two.category.branch ? 1 : 2;
 }
 
-/** Names a bucket of several categories: by its branch when all that matter are of one, else by the largest. */
+/** Names a bucket of several categories: by its branch when all that matter are of one, by both where they are of two, else by the largest. */
 function nameOf(bucket: Bucket): string {
-	const sum = bucket.volumeMl || 1;
-	const share = new Map<Category, number>();
-	for (const { category, volumeMl } of bucket.cards)
-		share.set(category, (share.get(category) ?? 0) + volumeMl / sum);
-	const telling = [...share].filter(([, part]) => part >= NAMING_SHARE).map(([row]) => row);
-	if (telling.length < 2) return bucket.name;
-	const branches = new Set(telling.map((row) => row.branch));
-	return branches.size === 1 ? BRANCH_NAMES[telling[0]!.branch] : bucket.name;
+	const kinds = tellingOf(bucket, ({ category }) => category.code);
+	const [first, second, ...more] = tellingOf(bucket, ({ category }) => category.branch);
+	if (!second) return kinds.length < 2 ? bucket.name : BRANCH_NAMES[first!];
+	return (!more.length && PAIR_NAMES.get(`${first} ${second}`)) || bucket.name;
+}
+/** What has a say in the name of a bucket, by its share of the volume. */
+function tellingOf<Key extends string>(
+	{ cards, volumeMl }: Bucket,
+	keyOf: (card: Card) => Key
+): Key[] {
+	const share = new Map<Key, number>();
+	for (const card of cards)
+		share.set(keyOf(card), (share.get(keyOf(card)) ?? 0) + card.volumeMl / (volumeMl || 1));
+	return [...share].filter(([, part]) => part >= NAMING_SHARE).map(([key]) => key);
 }
 
 /** Puts the smaller of two buckets into the larger, or into the one that is held by hand; says so in its reasons. */
@@ -172,11 +178,15 @@ export function join(
 }
 
 /** The bucket that a small one had best join: the nearest of kin, then the smallest, then by key; null: none. */
-export function nearestKin(buckets: readonly Bucket[], small: Bucket): Bucket | null {
+export function nearestKin(
+	buckets: readonly Bucket[],
+	small: Bucket,
+	mayJoin: (one: Bucket, two: Bucket) => boolean = () => true
+): Bucket | null {
 	let best: { bucket: Bucket; kin: number } | null = null;
 	for (const bucket of buckets) {
 		const kin = bucket === small ? null : kinship(small, bucket);
-		if (kin === null) continue;
+		if (kin === null || !mayJoin(small, bucket)) continue;
 		const better =
 			!best ||
 			kin < best.kin ||

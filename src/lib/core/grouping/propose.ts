@@ -1,7 +1,16 @@
 import { memoOn, type GroupReason, type HomePart, type Thing } from '../model';
 import { allergensOf, householdAllergens } from './allergens';
-import { cardOf, filled, isSliver, join, nearestKin, type Bucket, type Card } from './buckets';
-import { cutToFit, measuredRooms, partOutsize } from './cut';
+import {
+	cardOf,
+	filled,
+	isSliver,
+	join,
+	nearestKin,
+	type Bucket,
+	type Card,
+	type Cold
+} from './buckets';
+import { cutToFit, measuredRooms, partOutsize, type Room } from './cut';
 import { isKept } from './families';
 import { findKits } from './kits';
 import { holdingsByGroup } from './stock';
@@ -121,6 +130,26 @@ function followed(fixed: readonly Card[], bucket: Bucket): string | null {
 	return best && best[1] > bucket.cards.length ? best[0] : null;
 }
 
+/** Of two buckets of one name, for what is strong and what is not, the harmless one is the gear. */
+function nameApart(buckets: readonly Bucket[]): void {
+	const strong = new Set(buckets.filter(({ main }) => main.rule).map(({ name }) => name));
+	for (const bucket of buckets)
+		if (!bucket.main.rule && strong.has(bucket.name)) bucket.name = `${bucket.name} gear`;
+}
+
+/** Of two that came to one name the smaller goes by most of what it holds. */
+function nameOnce(buckets: readonly Bucket[]): void {
+	const taken = new Set<string>();
+	for (const bucket of [...buckets].sort(
+		(a, b) => b.volumeMl - a.volumeMl || (a.key < b.key ? -1 : 1)
+	)) {
+		const { category, thing } = bucket.main;
+		if (taken.has(bucket.name))
+			bucket.name = taken.has(category.name) ? `${bucket.name}: ${thing.name}` : category.name;
+		taken.add(bucket.name);
+	}
+}
+
 /** Joins slivers to their nearest sibling, the smallest first; what has none stays as it is. */
 function joinSlivers(buckets: Bucket[]): void {
 	const stuck = new Set<Bucket>();
@@ -135,16 +164,26 @@ function joinSlivers(buckets: Bucket[]): void {
 	}
 }
 
-/** Joins siblings while there are more groups than nooks, the smallest first. */
-function joinToFit(buckets: Bucket[], limit: number): void {
+/** Groups may be so many times the places: some places take two. */
+const PER_NOOK = 1.2;
+
+/** Joins siblings while there are more groups than places for them, the smallest first; never to more than every other place takes. */
+function joinToFit(buckets: Bucket[], rooms: readonly Room[], limit: number): void {
+	const goesIn = (one: Bucket, two: Bucket) =>
+		one.volumeMl + two.volumeMl <= medianRoomMl(rooms, one.main.cold);
 	while (buckets.length > limit) {
-		const small = [...buckets]
+		const found = [...buckets]
 			.filter((bucket) => bucket.groupId === null)
 			.sort((a, b) => a.volumeMl - b.volumeMl || (a.key < b.key ? -1 : 1))
-			.find((bucket) => nearestKin(buckets, bucket));
-		if (!small) return;
-		join(buckets, small, nearestKin(buckets, small)!, 'few-nooks');
+			.map((small) => ({ small, kin: nearestKin(buckets, small, goesIn) }))
+			.find(({ kin }) => kin);
+		if (!found) return;
+		join(buckets, found.small, found.kin!, 'few-nooks');
 	}
+}
+function medianRoomMl(rooms: readonly Room[], cold: Cold): number {
+	const own = rooms.filter((room) => room.cold === cold).map(({ volumeMl }) => volumeMl);
+	return own.sort((a, b) => a - b)[Math.floor(own.length / 2)] ?? Infinity;
 }
 
 /** Gives each bucket the group that already holds most of its things, each group to one bucket. */
@@ -198,9 +237,12 @@ export const proposeGroups = memoOn(
 				? partOutsize(bucket, rooms).flatMap((part) => cutToFit(part, rooms))
 				: [bucket]
 		);
+		nameApart(buckets);
 		joinSlivers(buckets);
 		const byHand = new Set(fixed.map(({ thing }) => thing.groupId)).size;
-		if (rooms.length) joinToFit(buckets, Math.max(1, rooms.length - byHand));
+		if (rooms.length)
+			joinToFit(buckets, rooms, Math.max(1, Math.floor(PER_NOOK * rooms.length) - byHand));
+		nameOnce(buckets);
 		carryOn(home, buckets);
 		// What is only to be bought again keeps its group; it makes no new one of nothing.
 		const real = buckets.filter(({ groupId, volumeMl }) => groupId !== null || volumeMl > 0);

@@ -1,5 +1,5 @@
 import { familyOf, householdAllergens, mayHold } from '../grouping';
-import { activePlan, stock, type Home, type Lot } from '../model';
+import { activePlan, lotsIn, type Home, type Lot } from '../model';
 import { effectiveDate, packUsesOf } from '../rotation';
 import type { LabelText } from './propose';
 
@@ -26,10 +26,11 @@ export interface FieldLine {
 	readonly boxes?: readonly string[];
 }
 
-const lotsUnder = (home: Home, { nookId, thingIds, lotId }: LabelText): Lot[] =>
-	stock(home).filter((lot) =>
-		lotId ? lot.id === lotId : lot.nookId === nookId && thingIds.includes(lot.thingId)
-	);
+function lotsUnder(home: Home, { nookId, thingIds, lotId }: LabelText): Lot[] {
+	const one = lotId && home.lots[lotId];
+	if (lotId) return one && one.count > 0 ? [one] : [];
+	return lotsIn(home, nookId).filter(({ thingId }) => thingIds.includes(thingId));
+}
 
 /** The group that is used most together with that of a label, and the place where it lives; null: none, or the same place. */
 function partnerOf(home: Home, { groupId, nookId }: LabelText): string | null {

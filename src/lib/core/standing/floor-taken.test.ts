@@ -26,6 +26,16 @@ describe('the front that goods take', () => {
 		expect(frontTaken([tins], SHELF)).toEqual({ frontMm: 75, deepMm: 75 });
 		expect(frontTaken([tins], { ...SHELF, heightMm: 120 }).frontMm).toBe(150);
 	});
+	it('piles nothing on what is held otherwise: a casserole on trays that stand upright', () => {
+		const shelf = { widthMm: 900, depthMm: 530, heightMm: 330, passWidthMm: 900 };
+		const trays = good([400, 300, 25], 2, 'kitchen.bakeware');
+		const casserole = good([340, 270, 150], 1, 'kitchen.pots');
+		const alone = [trays, casserole].map((one) => frontTaken([one], shelf).frontMm);
+		expect(frontTaken([trays, casserole], shelf).frontMm).toBeCloseTo(alone[0]! + alone[1]!);
+		// A smaller pot does stand in a larger one.
+		const pan = good([250, 200, 100], 1, 'kitchen.pots');
+		expect(frontTaken([casserole, pan], shelf).frontMm).toBeCloseTo(alone[1]!);
+	});
 	it('is nothing for what does not go in, which another rule speaks of', () => {
 		expect(frontTaken([good([700, 700, 100], 1)], SHELF)).toEqual({ frontMm: 0, deepMm: 0 });
 	});

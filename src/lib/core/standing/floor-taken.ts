@@ -1,9 +1,9 @@
-import type { Nook } from '../model';
+import { categoryOf, type Nook } from '../model';
 import { blockedBoxes, unionMm3 } from '../survey';
 import { solvePacking } from '../solvers/packing';
 import type { Good } from './goods';
 import type { Clear } from './room';
-import { standFree, type Lane } from './stand-free';
+import { waysFree, type Lane } from './stand-free';
 
 /** What begins higher than this share of the height leaves the floor below it free. */
 const LOW_SHARE = 0.5;
@@ -26,16 +26,38 @@ export interface FrontTaken {
  * @example frontTaken([eightTinsOf75], shelf300Deep) // { frontMm: 75, deepMm: 75 }: four piles of two
  */
 export function frontTaken(goods: readonly Good[], clear: Clear): FrontTaken {
-	let floorMm2 = 0;
-	let deepMm = 0;
-	const { lanes } = standFree(goods, clear);
-	for (const { w, d } of lanes) {
-		floorMm2 += w * d;
-		if (2 * d > clear.depthMm) deepMm += w;
-	}
-	const frontMm = floorMm2 / clear.depthMm;
+	const lanes = byHolders(goods).flatMap((some) => {
+		const [first, ...others] = waysFree(some, clear).map(({ lanes }) => lanes);
+		// The way that leaves more of the front to others; the shared rows where both leave as much.
+		return others.reduce(
+			(best, other) => (sumOf(takes(other, clear)) < sumOf(takes(best, clear)) ? other : best),
+			first!
+		);
+	});
+	const { frontMm, deepMm } = takes(lanes, clear);
 	const isOver = frontMm > clear.widthMm || deepMm > clear.widthMm;
 	return { frontMm, deepMm: isOver || packs(lanes, clear) ? deepMm : FAR_OVER * clear.widthMm };
+}
+
+/** What rows take of the front, one beside the other. */
+function takes(lanes: readonly Lane[], { depthMm }: Clear): FrontTaken {
+	let [floorMm2, deepMm] = [0, 0];
+	for (const { w, d } of lanes) {
+		floorMm2 += w * d;
+		if (2 * d > depthMm) deepMm += w;
+	}
+	return { frontMm: floorMm2 / depthMm, deepMm };
+}
+const sumOf = ({ frontMm, deepMm }: FrontTaken) => frontMm + deepMm;
+
+/** Goods by what usually holds them: trays that stand upright make no pile with the pots beside them. */
+function byHolders(goods: readonly Good[]): Good[][] {
+	const found = new Map<string, Good[]>();
+	for (const good of goods) {
+		const key = categoryOf(good.thing.category).holders.join();
+		found.set(key, [...(found.get(key) ?? []), good]);
+	}
+	return [...found.values()];
 }
 
 /** Whether rows that take no more than a floor really stand on it; what hangs on a long search does not. */

@@ -117,14 +117,26 @@ function blockOf(
 	};
 }
 
-/**
- * Stands goods free: each thing in a row from front to back, piled where it stands by itself; what is left of a row's
- * depth is used by the next thing of like width. Every piece is in one lane, or too large.
- */
+/** What is left of a row's depth is used by the next thing of like width, or each thing has rows of its own. */
+export type Rows = 'shared' | 'own';
+/** Goods standing free: every piece is in one lane, or too large. */
+export interface StandsFree {
+	readonly lanes: readonly Lane[];
+	readonly tooLarge: readonly TooLarge[];
+}
+
+/** Stands goods free both ways: fewer rows that are deeper, or more of them that stand behind each other. Once, where both come to the same. */
+export function waysFree(goods: readonly Good[], clear: Clear): StandsFree[] {
+	const [shared, own] = [standFree(goods, clear), standFree(goods, clear, 'own')];
+	return shared.lanes.length === own.lanes.length ? [shared] : [shared, own];
+}
+
+/** Stands goods free: each thing in rows from front to back, piled where it stands by itself. */
 export function standFree(
 	goods: readonly Good[],
-	clear: Clear
-): { lanes: Lane[]; tooLarge: TooLarge[] } {
+	clear: Clear,
+	sharing: Rows = 'shared'
+): StandsFree {
 	const { depthMm, heightMm: clearMm } = clear;
 	const tooLarge: TooLarge[] = [];
 	const standing = goods.flatMap((good) => {
@@ -149,6 +161,7 @@ export function standFree(
 			}
 			let row = rows.find(
 				(open) =>
+					(sharing === 'shared' || open.holds.has(good.thing)) &&
 					open.d + column.back <= depthMm * LONG_ROW &&
 					column.across <= open.w &&
 					column.across >= open.w * ALIKE

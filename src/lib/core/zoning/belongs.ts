@@ -6,6 +6,7 @@ import {
 	memoOn,
 	Spot,
 	SPOTS,
+	StationKind,
 	PLACE_RANKS,
 	usesPerWeek,
 	type BelongsHere,
@@ -21,8 +22,16 @@ export const Belongs = z.strictObject({
 	/** First choices of a home that has none of the first. */
 	instead: z.array(Spot).optional(),
 	poor: z.array(Spot),
+	/** Fair at best, though the place is a first choice by another name. */
+	fair: z.array(Spot).optional(),
 	/** Poor even where the place is a first choice as well. */
 	bad: z.array(Spot).optional(),
+	/** Where its work is done: a first choice only within so many metres' walk, poor beyond so many. */
+	near: z
+		.strictObject({ to: z.array(StationKind).min(1), firstM: z.number(), poorM: z.number() })
+		.optional(),
+	/** Work that needs the places around it for itself: poor within so many metres' walk. */
+	away: z.strictObject({ from: z.array(StationKind).min(1), withinM: z.number() }).optional(),
 	/** How strongly it wants its first choice, where that is more than usual. */
 	pull: z.number().positive().optional(),
 	why: z.string()
@@ -47,16 +56,59 @@ export const isBathroom = ({ room, cabinet }: Pick<NookPlace, 'room' | 'cabinet'
 	cabinet.form === 'mirror' ||
 	/bath|shower|wash ?room|toilet/i.test(room.name);
 
+/** What one works at in a kitchen. */
+const KITCHEN_WORK: ReadonlySet<StationKind> = new Set([
+	'hob',
+	'oven',
+	'sink',
+	'worktop',
+	'kettle',
+	'dishwasher',
+	'fridge',
+	'table'
+]);
+const kitchensOf = memoOn(
+	['stations'],
+	({ stations }) =>
+		new Set<string>(
+			Object.values(stations).flatMap(({ kind, roomId }) =>
+				KITCHEN_WORK.has(kind) ? [roomId] : []
+			)
+		)
+);
+const BROOMS = /broom|utility|clean|laundry|linen|wardrobe/i;
+/** The tall cabinet of a kitchen is its larder, where the home has no other. */
+function isPantryCabinet(
+	home: Pick<Home, 'rooms' | 'cabinets' | 'stations'>,
+	{ cabinet, room, nook }: NookPlace
+): boolean {
+	if (cabinet.form !== 'tall' || nook.kind !== 'shelf' || BROOMS.test(cabinet.name)) return false;
+	const named = [...Object.values(home.rooms), ...Object.values(home.cabinets)];
+	return kitchensOf(home).has(room.id) && !named.some(({ name }) => isLarder(name));
+}
+/** A porch, a cellar, a hall: a room where nobody cooks, washes or eats, of a home that says where one does. */
+function isAside(home: Pick<Home, 'stations'>, place: NookPlace): boolean {
+	const kitchens = kitchensOf(home);
+	const isOther = isBathroom(place) || isLarder(place.room.name) || isLarder(place.cabinet.name);
+	return kitchens.size > 0 && !isOther && !kitchens.has(place.room.id);
+}
+
 /** Says what kinds of place a nook is. */
-export function spotsOf(home: Pick<Home, 'nooks'>, place: NookPlace): ReadonlySet<Spot> {
+export function spotsOf(
+	home: Pick<Home, 'nooks' | 'rooms' | 'cabinets' | 'stations'>,
+	place: NookPlace
+): ReadonlySet<Spot> {
 	const { nook, cabinet, room } = place;
 	const spots = new Set<Spot>();
 	const base = baseAboveFloorMm(place);
 	const body = reachHeights(USUAL_MM);
 	const bath = isBathroom(place);
-	spots.add(bath ? 'bathroom' : 'kitchen');
-	if (isLarder(room.name) || isLarder(cabinet.name)) spots.add('larder');
-	if (nook.tags.includes('satellite')) spots.add('satellite');
+	const isOut = isAside(home, place);
+	if (bath) spots.add('bathroom');
+	else if (!isOut) spots.add('kitchen');
+	if (isLarder(room.name) || isLarder(cabinet.name) || isPantryCabinet(home, place))
+		spots.add('larder');
+	if (nook.tags.includes('satellite') || isOut) spots.add('satellite');
 	const isWall = nook.kind === 'shelf' && cabinet.form === 'wall' && base <= LOWEST_WALL_MM;
 	if (isWall) spots.add('wall-shelf');
 	else if (base > body.shoulder) spots.add('above-shoulder');
@@ -103,10 +155,21 @@ function kindsOf(figures: GroupFigures): ReadonlyMap<string, number> {
 	return shares;
 }
 
+/** Tells how far it is to the nearest station of these kinds, m; null: the home has none. */
+export type WalkTo = (kinds: readonly StationKind[]) => number | null;
+const NOWHERE: WalkTo = () => null;
+
 /** What a trip to a place costs more than to one where the kind belongs, m. */
 const RATES: Readonly<Record<PlaceRank, number>> = { first: 0, fair: 1.2, poor: 4 };
 /** Trips a week below and above which the rate counts no further: rare things still want their place. */
 const TRIPS = { least: 4, most: 14 };
+
+/** Uses a week below which equipment is out of the way where it would else be too far or too high. */
+const RARE = 0.5;
+const EQUIPMENT = /^(?:kitchen|home)\./;
+const OUT_OF_THE_WAY: readonly Spot[] = ['satellite', 'top', 'above-shoulder', 'corner'];
+/** Kinds of place that are bad for a kind however seldom it is used. */
+const isNeverRare = (spot: Spot): boolean => !OUT_OF_THE_WAY.includes(spot);
 
 /** Where kinds belong in one home: the table, what it has in its place, and what the household said otherwise. */
 export class BelongsTable {
@@ -119,23 +182,42 @@ export class BelongsTable {
 		this.has = new Set(has);
 	}
 
-	/** How well a kind stands in a place; what the household said goes first. A kind without a row is fair anywhere. */
-	standing(kind: string, spots: ReadonlySet<Spot>): PlaceRank | null {
+	/**
+	 * How well a kind stands in a place, by what the place is and how far it is from the work; what the household said
+	 * goes first. A kind without a row is fair anywhere.
+	 */
+	standing(
+		kind: string,
+		spots: ReadonlySet<Spot>,
+		walkTo: WalkTo = NOWHERE,
+		isRare = false
+	): PlaceRank | null {
 		const said = [...spots].flatMap((spot) => this.own.get(`${kind}/${spot}`) ?? []);
 		if (said.length) return PLACE_RANKS.find((standing) => said.includes(standing))!;
 		const row = byKind.get(kind);
 		if (!row) return null;
-		if (row.bad?.some((spot) => spots.has(spot))) return 'poor';
+		const is = (some?: readonly Spot[]) => !!some && some.some((spot) => spots.has(spot));
+		const farM = row.near ? (walkTo(row.near.to) ?? 0) : 0;
+		const inTheWay = row.away && (walkTo(row.away.from) ?? Infinity) <= row.away.withinM;
+		if (isRare && EQUIPMENT.test(kind) && is(OUT_OF_THE_WAY) && !is(row.bad?.filter(isNeverRare)))
+			return 'first';
+		if (is(row.bad) || inTheWay || farM > (row.near?.poorM ?? Infinity)) return 'poor';
 		const lacks = !row.first.some((spot) => this.has.has(spot));
-		const first = lacks ? (row.instead ?? []) : row.first;
-		if (first.some((spot) => spots.has(spot))) return 'first';
-		if (row.poor.some((spot) => spots.has(spot))) return 'poor';
+		if (is(lacks ? row.instead : row.first))
+			return is(row.fair) || farM > (row.near?.firstM ?? Infinity) ? 'fair' : 'first';
+		if (is(row.poor)) return 'poor';
 		// Where there is no first choice in the whole home, nothing is lost by the next best.
 		return lacks && !row.instead ? 'first' : 'fair';
 	}
 
-	private rate(kind: string, share: number, spots: ReadonlySet<Spot>): number {
-		const standing = this.standing(kind, spots);
+	private rate(
+		kind: string,
+		share: number,
+		{ usesPerWeek }: Pick<GroupFigures, 'usesPerWeek'>,
+		spots: ReadonlySet<Spot>,
+		walkTo?: WalkTo
+	): number {
+		const standing = this.standing(kind, spots, walkTo, usesPerWeek < RARE);
 		return standing ? RATES[standing] * share * (byKind.get(kind)?.pull ?? 1) : 0;
 	}
 
@@ -143,18 +225,19 @@ export class BelongsTable {
 	 * What it costs a week that a group stands where its kinds do not belong, m: a rate for each trip, weighted by what
 	 * is used of each kind. 0 in a place of first choice.
 	 */
-	outOfPlaceM(figures: GroupFigures, spots: ReadonlySet<Spot>): number {
+	outOfPlaceM(figures: GroupFigures, spots: ReadonlySet<Spot>, walkTo?: WalkTo): number {
 		const trips = Math.min(TRIPS.most, Math.max(TRIPS.least, figures.tripsPerWeek));
 		let rate = 0;
-		for (const [kind, share] of kindsOf(figures)) rate += this.rate(kind, share, spots);
+		for (const [kind, share] of kindsOf(figures))
+			rate += this.rate(kind, share, figures, spots, walkTo);
 		return trips * rate;
 	}
 
 	/** Says why a group stands badly in a place: the reason of the kind that costs most there; empty: it stands well. */
-	why(figures: GroupFigures, spots: ReadonlySet<Spot>): string {
+	why(figures: GroupFigures, spots: ReadonlySet<Spot>, walkTo?: WalkTo): string {
 		let worst = { rate: 0, why: '' };
 		for (const [kind, share] of kindsOf(figures)) {
-			const rate = this.rate(kind, share, spots);
+			const rate = this.rate(kind, share, figures, spots, walkTo);
 			if (rate <= worst.rate) continue;
 			const said = [...spots].some((spot) => this.own.has(`${kind}/${spot}`));
 			worst = { rate, why: said ? 'you said so for this home' : (byKind.get(kind)?.why ?? '') };
@@ -173,7 +256,7 @@ export class BelongsTable {
 
 /** The table of a home, made anew only when its places or what it says itself change. */
 export const belongsIn = memoOn(
-	['belongs', 'nooks', 'cabinets', 'runs', 'rooms'],
+	['belongs', 'nooks', 'cabinets', 'runs', 'rooms', 'stations'],
 	(home) =>
 		new BelongsTable(
 			home.belongs,

@@ -5,19 +5,27 @@ import {
 	householdAllergens,
 	type GroupFigures
 } from '../grouping';
-import { cacheByKey, type Group, type Home } from '../model';
+import { cacheByKey, type Assignment, type Group, type Home } from '../model';
 import type { NookPlace, UsableSpace, WalkingDistances } from '../survey';
 import { searchAssignment, type AssignmentProblem } from '../solvers/assignment';
 import { freeFrontMm, goesIn, type Clear, type FrontTaken } from '../standing';
 import { costOf, type Cell } from './cell';
 import { frontOf } from './front-taken';
 import { FAMILY_COUNT, familyIndex, MEETING_PRICES } from './families';
-import { cabinetConflicts, hardRulesBroken, kindsAndConflicts, type HardCode } from './hard-rules';
+import {
+	cabinetConflicts,
+	hardRulesBroken,
+	kindsAndConflicts,
+	liftedTo,
+	type HardCode
+} from './hard-rules';
 import { pairsOf, type RoutinePair } from './pairs';
 import { petCouldTake } from './pet-dangers';
 import { partsFor, type Capacity, type PartDraft, type PartsInput } from './parts';
-import { partsForPinned, pinnedNooks } from './pins';
-import { inputsOf, ROUTINE_WEIGHT, rowOf, usedShare } from './rows';
+import { partAgain } from './part-again';
+import { partingPrint, partsInForce, rowsInForce } from './parts-of-plan';
+import { keptToPins, partsForPinned, pinnedNooks } from './pins';
+import { inputsOf, peopleOf, ROUTINE_WEIGHT, rowOf, usedShare } from './rows';
 import { nookNow, once, sceneOf, type Scene } from './scene';
 import { zoneFingerprint } from './zone-print';
 
@@ -63,7 +71,7 @@ const UNKNOWN_LOAD_G = 1e9;
 /** Goods are seldom piled higher than this, whatever the headroom, mm. */
 const USED_HEIGHT_MM = 300;
 /** Floor that rows of goods and containers really cover: beyond it Fit leaves something over. */
-const FLOOR_FILL = 0.9;
+const FLOOR_FILL = 0.87;
 /** As that, of rows side by side. */
 const DEEP_FILL = 1;
 
@@ -102,13 +110,14 @@ function partsOfGroup(
 	scene: Scene,
 	figures: GroupFigures,
 	capacities: PartsInput['capacities'],
-	isTight: boolean
+	{ isTight, atLeast, inForce }: Parting
 ): PartDraft[] {
 	const { home, clears, places, walking, nookIndex } = scene;
 	const group = home.groups[figures.groupId]!;
 	const holdings = holdingsByGroup(home).get(figures.groupId) ?? [];
 	const avoided = householdAllergens(home);
 	const byHand = figures.overridden.size > 0;
+	const people = peopleOf(home, figures);
 	const input: PartsInput = {
 		figures,
 		holdings,
@@ -129,6 +138,7 @@ function partsOfGroup(
 			return (
 				!!clear &&
 				goesIn(thing, clear) === 'goes' &&
+				!liftedTo({ home, people, place: places[n]! }, thing.massG) &&
 				!petCouldTake(home, { things: [thing], hazards: new Set(thing.hazards) }, places[n]!)
 			);
 		},
@@ -136,14 +146,39 @@ function partsOfGroup(
 		frontAt: (of, n) => frontAt(scene, of, n),
 		nookToNookMm: walking.nookToNookMm,
 		staysWhole: isKit(group),
-		isTight
+		isTight,
+		atLeast: atLeast.get(group.id) ?? 1
 	};
 	const pinned = pinnedNooks(home, figures.groupId, nookIndex);
-	return pinned.length ? partsForPinned(input, pinned) : partsFor(input);
+	const rows = inForce?.get(group.id);
+	if (!rows) return pinned.length ? partsForPinned(input, pinned) : partsFor(input);
+	const parts = partsInForce(
+		input,
+		rows.map((row) => ({ ...row, n: nookIndex.get(row.nookId) ?? -1 }))
+	);
+	return pinned.length ? keptToPins(parts, input, pinned) : parts;
 }
 
-/** The planner's view of a home, built anew only when what it is computed from changes. */
-export const zoneModelOf = cacheByKey(2, zoneFingerprint, buildZoneModel);
+/** How the groups of a home are parted. */
+interface Parting {
+	/** Places are short. */
+	readonly isTight: boolean;
+	/** Into how many parts groups go at least, where that is more than they would go into. */
+	readonly atLeast: ReadonlyMap<string, number>;
+	/** The plan that is lived by, for what is shown of it; null: parted anew. */
+	readonly inForce: ReadonlyMap<string, readonly Assignment[]> | null;
+}
+const ANEW: Parting = { isTight: false, atLeast: new Map(), inForce: null };
+
+/**
+ * A home as its plan in force parts it, for all that is shown of that plan; without one, as groups go into places by
+ * themselves. Built anew only when what it is computed from changes; never searches.
+ */
+export const zoneModelOf = cacheByKey(
+	2,
+	(home: Home) => zoneFingerprint(home) + partingPrint(home),
+	(home) => modelOf(sceneOf(home), { ...ANEW, inForce: rowsInForce(home) })
+);
 
 /** Parts that stand in one nook without a crowd: a large one holds more. */
 const CROWD = { from: 3, price: 12, roomy: 5, roomyMl: 120_000 };
@@ -156,22 +191,24 @@ const leftOut = ({ problem }: ZoneModel): number =>
 		: 0;
 
 /**
- * Builds the planner's view of a home. A pure function; nothing is random. Where a quick look finds no place for
+ * Builds the planner's view of a home for a new plan. A pure function; nothing is random. Where a quick look finds no place for
  * something, groups that hang on few places are parted, if more finds a place so. Costs O(groups × nooks).
  */
 export function buildZoneModel(home: Home): ZoneModel {
 	const scene = sceneOf(home);
 	// How groups are parted does not hang on wishes: a pin must not part what it does not speak of.
 	const free = home.pins.length ? sceneOf({ ...home, pins: [] }) : scene;
-	const roomy = modelOf(free, false);
+	const roomy = modelOf(free, ANEW);
 	const left = leftOut(roomy);
-	const tight = left ? modelOf(free, true) : null;
+	const tight = left ? modelOf(free, { ...ANEW, isTight: true }) : null;
 	const isTight = tight !== null && leftOut(tight) < left;
-	if (free === scene) return isTight ? tight : roomy;
-	return modelOf(scene, isTight);
+	const { model, counts } = partAgain(isTight ? tight : roomy, (atLeast) =>
+		modelOf(free, { ...ANEW, isTight, atLeast })
+	);
+	return free === scene ? model : modelOf(scene, { ...ANEW, isTight, atLeast: counts });
 }
 
-function modelOf(scene: Scene, isTight: boolean): ZoneModel {
+function modelOf(scene: Scene, parting: Parting): ZoneModel {
 	const { home } = scene;
 	const { places, spaces, clears, walking } = scene;
 	const capacities = places.map((place, n) => capacityOf(home, place, spaces[n]!, clears[n]!));
@@ -180,7 +217,9 @@ function modelOf(scene: Scene, isTight: boolean): ZoneModel {
 	const current: number[] = [];
 	for (const figures of allGroupFigures(home)) {
 		if (figures.pieces === 0) continue;
-		const drafts = partsOfGroup(scene, figures, capacities, isTight);
+		const least = parting.atLeast.get(figures.groupId) ?? 1;
+		const key = `${figures.groupId}:${parting.isTight}:${least}:${!!parting.inForce}`;
+		const drafts = once(scene.drafts, key, () => partsOfGroup(scene, figures, capacities, parting));
 		const litres = drafts.reduce((sum, part) => sum + part.figures.volumeMl * part.share, 0);
 		for (const { row, ...part } of drafts) {
 			parts.push({

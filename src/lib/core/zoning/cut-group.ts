@@ -11,7 +11,7 @@ const roomOfAll = (holdings: readonly Holding[]) =>
 	holdings.reduce((sum, holding) => sum + roomOf(holding), 0);
 
 /** A vessel and the lids that fit it: they are looked for together, and so they stay. */
-function bundlesOf(units: readonly Holding[]): Holding[][] {
+export function bundlesOf(units: readonly Holding[]): Holding[][] {
 	const bundles: Holding[][] = [];
 	const vessels = new Map<Holding, Holding[]>();
 	for (const unit of units) {
@@ -30,8 +30,8 @@ function bundlesOf(units: readonly Holding[]): Holding[][] {
 	return bundles;
 }
 
-/** Alike together: a person's own, then a kind, then what is of one name ("pan", "pan lid"), the bulky first. */
-const inOrder = (a: Holding, b: Holding): number => {
+/** The order that a group is cut along: a person's own, then a kind, the bulky first. */
+export const inOrder = (a: Holding, b: Holding): number => {
 	const owner = (one: Holding) => one.thing.userIds.join();
 	return (
 		owner(a).localeCompare(owner(b)) ||
@@ -103,8 +103,15 @@ export function cutInto(holdings: readonly Holding[], count: number): Holding[][
 	return (largest(torn) < largest(plain) - 1e-9 ? torn : plain).filter((part) => part.length);
 }
 
-/** Rules that one thing of a group may break for all of it: its size, or what it is to a pet. */
-const OF_ONE_THING: ReadonlySet<string> = new Set(['too-tall', 'too-wide', 'pet-reach']);
+/** Rules that one thing of a group may break for all of it: its size, its weight, or what it is to a pet. */
+const OF_ONE_THING: ReadonlySet<string> = new Set([
+	'too-tall',
+	'too-wide',
+	'pet-reach',
+	'heavy-high',
+	'heavy-low',
+	'over-limit'
+]);
 export const isOfOneThing = ({ hard }: Pick<Cell, 'hard'>): boolean =>
 	hard !== null && OF_ONE_THING.has(hard);
 

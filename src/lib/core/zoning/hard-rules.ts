@@ -38,6 +38,7 @@ export const HARD_CODES = [
 	'hot-place',
 	'damp-place',
 	'wet-place',
+	'in-bathroom',
 	'keep-clear',
 	'tops-not-used',
 	'banned',
@@ -119,11 +120,16 @@ const standsInUse = ({ nook }: NookPlace) => nook.kind === 'worktop';
  * Heights by what the weakest adult who uses it may lift. What is more than a person's own limit stands between knee
  * and elbow, where it can be slid out; whoever may lift it takes it from there.
  */
-const lifting: Rule = ({ home, figures, place, people }) => {
+const lifting: Rule = ({ figures, ...input }) => liftedTo(input, figures.heaviestG);
+
+/** What keeps a thing of so many grams out of a place, by those who would lift it; null: nothing does. */
+export function liftedTo(
+	{ home, place, people }: Pick<RuleInput, 'home' | 'place' | 'people'>,
+	heaviest: number
+): HardCode | null {
 	const base = baseAboveFloorMm(place);
 	const middle = base + (place.nook.inside.heightMm ?? 0) / 2;
 	const { lift } = home.settings;
-	const heaviest = figures.heaviestG;
 	if (standsInUse(place)) return null;
 	for (const person of people.filter((p) => p.ageBand !== 'toddler' && p.ageBand !== 'child')) {
 		const body = reachHeights(person.statureMm);
@@ -138,7 +144,7 @@ const lifting: Rule = ({ home, figures, place, people }) => {
 		if (heaviest > lift.kneeToElbowG && middle < body.knee) return 'heavy-low';
 	}
 	return null;
-};
+}
 
 /** What a small child must not get at: drinks, sprays, matches and fuels as much as cleaners. */
 const STRONG = ['cleaner', 'medicine', 'unknown', 'alcohol', 'flammable'] as const;
@@ -176,6 +182,16 @@ const warmOrBare: Rule = ({ figures, place, isHot }) => {
 	if (climate.includes('unheated') || hot) return 'hot-place';
 	return when(climate.includes('damp') || isBathroom(place), 'damp-place');
 };
+
+/** What one eats from and cooks with stays out of bathrooms, as food does; so does what is plugged in in a kitchen. */
+const bathrooms: Rule = ({ figures, place }) =>
+	when(
+		isBathroom(place) &&
+			figures.things.some(
+				({ category }) => WARE_KINDS.test(category) || category === 'kitchen.appliances'
+			),
+		'in-bathroom'
+	);
 
 /** Under a sink it drips: food, dishes, cooking ware, cloth, paper and current stand elsewhere. */
 const underSink: Rule = ({ figures, place }) =>
@@ -215,6 +231,7 @@ const RULES: readonly Rule[] = [
 	pets,
 	warmOrBare,
 	underSink,
+	bathrooms,
 	lifting,
 	({ figures, place }) => when(figures.heaviestG > (place.nook.loadG ?? Infinity), 'over-load'),
 	keepClear,

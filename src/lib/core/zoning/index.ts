@@ -34,7 +34,8 @@ export {
 	type Price
 } from './explain';
 export { noteProof, provePlan, type PlanProof, type ProvePlanOptions } from './prove-plan';
-export { BELONGS, belongsIn, belongsOf, BelongsTable, spotsOf } from './belongs';
+export { whyAstray } from './scene';
+export { belongsOf } from './belongs';
 export { familyIndex, familyName, FAMILY_COUNT } from './families';
 export { REVIEW_CODES, reviewPlan, type Objection, type ReviewCode } from './review';
 export { keepingCosts, type KeepingCost } from './keeping';

@@ -1,14 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
-import { buildZoneModel } from './build';
+import { zoneModelOf } from './build';
+import { adoptPlan } from './edits';
 import { layoutOf } from './explain';
 import { keepingCosts } from './keeping';
-import { placeHome } from './solve';
+import { placeHome, toZonePlan } from './solve';
 
-const home = demoHome(NOW);
-const model = buildZoneModel(home);
-const plan = placeHome(home, { seed: 1, moves: 60_000 }, model);
+const bare = demoHome(NOW);
+const plan = placeHome(bare, { seed: 1, moves: 60_000 });
+const home = apply(bare, adoptPlan(toZonePlan(plan, 'p', 'Plan', NOW)));
+const model = zoneModelOf(home);
 const layout = layoutOf(model, plan.assignments);
 const costs = keepingCosts(model, layout);
 
@@ -24,10 +26,10 @@ describe('what keeping a thing costs', () => {
 				for (const lot of Object.values(draft.lots))
 					if (lot.thingId === thingId) delete draft.lots[lot.id];
 			});
-			const without = buildZoneModel(gone);
+			const without = zoneModelOf(gone);
 			const after = layoutOf(without, plan.assignments);
 			const n = without.places.findIndex(({ nook }) => nook.id === nookId);
-			// Parting may come out otherwise without the thing: then there is nothing to compare.
+			// A part that was all of the thing is gone: then there is nothing to compare.
 			if (without.parts.length !== model.parts.length) continue;
 			const moved = without.parts.findIndex(
 				({ figures }, g) =>

@@ -188,6 +188,19 @@ describe('which lots of a group live where', () => {
 			expect(own.reduce((sum, { count }) => sum + count, 0)).toBeCloseTo(lot.count, 9);
 		}
 	});
+	it('leaves out what has no place: no other place of its group takes it', () => {
+		const lots = lotsOf(demo, 'pots');
+		const [first, second] = [...new Set(lots.map(({ thingId }) => thingId))];
+		const all = (thingId: string) =>
+			lots.filter((lot) => lot.thingId === thingId).map(({ id }) => id);
+		const row = { groupId: 'pots', nookId: NOOKS[0], share: 0.4, thingIds: [first] } as never;
+		const placed = placesOfLots(demo, 'pots', [row]).map(({ lot }) => lot.id);
+		expect(new Set(placed)).toEqual(new Set(all(first!)));
+		expect(placed).not.toContain(all(second!)[0]);
+		// Once its shares are whole, what was bought since goes along.
+		const whole = { ...(row as object), share: 1 } as never;
+		expect(placesOfLots(demo, 'pots', [whole])).toHaveLength(lots.length);
+	});
 	it('parts no lot where spares are kept apart', () => {
 		const apart = apply(demo, (draft) => {
 			draft.groups['spare' as never] = {

@@ -108,6 +108,8 @@ function joined(stacks: readonly Stack[]): Stack[] {
 const printOf = (stacks: readonly Stack[]) =>
 	stacks.map(({ lot, at, pieces }) => `${lot.id}/${at}/${pieces}`).join();
 
+/** Shares sum to 1 within this, where nothing is without a place. */
+const WHOLE = 1e-6;
 /** Sharing out what was shared out may move a piece once more: it ends where nothing moves, or after so many rounds. */
 const ROUNDS = 8;
 
@@ -129,7 +131,7 @@ function countsOf(stacks: readonly Stack[]): LotShare[] {
 
 /**
  * Says which lots of a group have their place in which nook of a plan, in whole packs: the one answer for notes, moves
- * and fits. A group in one nook is all there. What stands right stays, so that a home in order has nothing to move.
+ * and fits. A group in one nook is all there; what has no place in the plan is left out. What stands right stays, so that a home in order has nothing to move.
  * Where spares are kept apart no lot is parted, since a part would count as a spare. Ties by id.
  * @example placesOfLots(home, 'towels', plan.assignments) // 5 of the 8 bath towels on one shelf, 3 on the other
  */
@@ -145,7 +147,13 @@ export function placesOfLots(
 		return !!nook && climateOf(nook) === 'frozen';
 	});
 	const isApart = !!spareOf(home, groupId);
-	let stacks = (holdingsByGroup(home).get(groupId) ?? []).flatMap(({ thing, lots }) =>
+	// Where part of the group has no place, that is what no place names.
+	const placed = places.reduce((sum, { share }) => sum + share, 0);
+	const listed = new Set<string>(places.flatMap(({ thingIds = [] }) => thingIds));
+	const isLeft = ({ id }: Thing) =>
+		placed < 1 - WHOLE && places.every(({ thingIds }) => thingIds) && !listed.has(id);
+	const held = (holdingsByGroup(home).get(groupId) ?? []).filter(({ thing }) => !isLeft(thing));
+	let stacks = held.flatMap(({ thing, lots }) =>
 		// What is frozen leaves the cold only by being thawed: a plan for its kind fresh is none for it.
 		lots
 			.filter((lot) => isCold || thing.needs.includes('frozen') || !isFrozenLot(lot))

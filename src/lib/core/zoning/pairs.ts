@@ -2,12 +2,14 @@ import type { GroupFigures } from '../grouping';
 import { categoryOf, type Home } from '../model';
 import type { Pair } from '../solvers/assignment';
 
-/** Effort a metre between the parts of one split group. */
-export const SPLIT_NEAR = 8;
+/** Effort a metre between the two parts of a split group. */
+const SPLIT_NEAR = 24;
+/** The same for each two of its parts: three or four places are no worse to look in than the walk between them. */
+export const splitNear = (parts: number): number => (SPLIT_NEAR * 2) / Math.max(2, parts);
 /** Effort a metre between groups of one branch: like stands by like. */
 const LIKE_NEAR = 0.3;
 /** Effort of standing together of what should be apart (smell, ethylene). */
-const APART_EFFORT = 8;
+const APART_EFFORT = 15;
 /** The same for what is free of an allergen that somebody here must avoid, with what holds it. */
 const ALLERGEN_EFFORT = 40;
 
@@ -62,14 +64,18 @@ export function pairsOf(
 	for (const { a, b, times: often, weight } of routines)
 		legs.set(`${a}|${b}`, (legs.get(`${a}|${b}`) ?? 0) + often * weight);
 	const pairs: Pair[] = [];
+	const counts = new Map<string, number>();
+	for (const { figures } of parts)
+		counts.set(figures.groupId, (counts.get(figures.groupId) ?? 0) + 1);
 	const branches = parts.map(({ figures }) => branchOf(figures));
-	const isPotato = (figures: GroupFigures) =>
-		figures.things.some((t) => categoryOf(t.category).code === 'food.potatoes');
+	const holds = (figures: GroupFigures, code: string) =>
+		figures.things.some((t) => categoryOf(t.category).code === code);
+	const isPotato = (figures: GroupFigures) => holds(figures, 'food.potatoes');
 	for (let a = 0; a < parts.length; a++)
 		for (let b = a + 1; b < parts.length; b++) {
 			const [one, two] = [parts[a]!.figures, parts[b]!.figures];
 			if (one.groupId === two.groupId) {
-				pairs.push({ a, b, near: SPLIT_NEAR, together: 0 });
+				pairs.push({ a, b, near: splitNear(counts.get(one.groupId)!), together: 0 });
 				continue;
 			}
 			const weight = partnerWeight(home, one, two);
@@ -77,8 +83,13 @@ export function pairsOf(
 			const ripens =
 				(one.traits.has('ethylene') && isPotato(two)) ||
 				(two.traits.has('ethylene') && isPotato(one));
+			// Onions make potatoes sprout.
+			const sprouts =
+				(isPotato(one) && holds(two, 'food.onions')) ||
+				(isPotato(two) && holds(one, 'food.onions'));
 			const together =
-				(smell || ripens ? APART_EFFORT : 0) + (allergenMeets(one, two) ? ALLERGEN_EFFORT : 0);
+				(smell || ripens || sprouts ? APART_EFFORT : 0) +
+				(allergenMeets(one, two) ? ALLERGEN_EFFORT : 0);
 			const like = branches[a] === branches[b] ? LIKE_NEAR : 0;
 			// The trips of a group are shared out over its parts.
 			const near =

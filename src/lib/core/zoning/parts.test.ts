@@ -18,7 +18,8 @@ const parts = (
 	ml: number,
 	pieces: number,
 	nooks: readonly (readonly [number, number])[],
-	isTight = false
+	isTight = false,
+	atLeast = 1
 ) =>
 	partsFor({
 		figures: { volumeMl: ml, runMm: 0, massG: 0, pieces, tripsPerWeek: 0 } as never,
@@ -34,7 +35,8 @@ const parts = (
 			(_, i) => 1000 * Math.abs(Math.floor(i / nooks.length) - (i % nooks.length))
 		),
 		staysWhole: false,
-		isTight
+		isTight,
+		atLeast
 	}).length;
 
 describe('into how many parts a group goes', () => {
@@ -79,6 +81,16 @@ describe('into how many parts a group goes', () => {
 			[55, 35]
 		] as const;
 		expect([9, 2, 1].map((pieces) => parts(60, pieces, nooks))).toEqual([3, 2, 1]);
+	});
+	it('is so many at least as is asked for, as long as it has pieces', () => {
+		const nooks = [
+			[10, 40],
+			[12, 20],
+			[11, 20]
+		] as const;
+		expect([1, 2, 3].map((least) => parts(30, 9, nooks, false, least))).toEqual([1, 2, 3]);
+		expect(parts(30, 2, nooks, false, 4)).toBe(2);
+		expect(parts(30, 1, nooks, false, 4)).toBe(1);
 	});
 	it('never asks for more or other places than there are', () => {
 		const nook = fc.tuple(fc.integer({ min: 0, max: 500 }), fc.integer({ min: 1, max: 60 }));

@@ -1,13 +1,17 @@
 import type { GroupFigures, Holding } from '../grouping';
 import type { FrontTaken } from '../standing';
+import { CAPACITY_TOLERANCE } from '../solvers/assignment';
 import { costOf, type Row } from './cell';
-import { cutInto, isOfOneThing, withoutAwkward } from './cut-group';
-import { SPLIT_NEAR } from './pairs';
+import { bundlesOf, cutInto, inOrder, isOfOneThing, withoutAwkward } from './cut-group';
+import { splitNear } from './pairs';
 
 const MAX_PARTS = 4;
 /** Effort a week of each place more in which a group has to be looked for, and of each trip to it. */
 const SPLIT_EFFORT = 30;
 const SPLIT_PER_TRIP = 1;
+/** What it costs a week that a group is looked for in so many places. */
+export const splitEffort = ({ tripsPerWeek }: Pick<GroupFigures, 'tripsPerWeek'>, parts: number) =>
+	(parts - 1) * (SPLIT_EFFORT + SPLIT_PER_TRIP * tripsPerWeek);
 /** Share of that where places are short: then small places left over are worth more than one place to look in. */
 const TIGHT_SHARE = 0.25;
 /** Effort of hanging on the one place that takes it; with more such places others may as well have one of them. */
@@ -45,6 +49,8 @@ export interface PartsInput {
 	readonly staysWhole: boolean;
 	/** Places are short here: what hangs on few of them is parted rather. */
 	readonly isTight: boolean;
+	/** So many parts at least, where it has so many pieces. */
+	readonly atLeast: number;
 }
 
 /** The nooks that may take a part, were nothing else there. */
@@ -60,6 +66,23 @@ export function fitting(
 	});
 }
 
+/** Whether a nook takes some parts of a group together, were nothing else there; rules are left aside. */
+export function roomFor(
+	parts: readonly PartDraft[],
+	n: number,
+	{ capacities, frontAt }: Pick<PartsInput, 'capacities' | 'frontAt'>
+): boolean {
+	if (n < 0) return true;
+	const sums = [0, 0, 0, 0];
+	for (const { figures, share } of parts) {
+		const { frontMm, deepMm } = frontAt(figures, n);
+		[figures.volumeMl, frontMm, deepMm, figures.massG].forEach(
+			(each, k) => (sums[k]! += each * share)
+		);
+	}
+	return sums.every((sum, k) => sum <= capacities[n]![k]! * (1 + CAPACITY_TOLERANCE));
+}
+
 /** The most parts that a group may go into: no more than it has pieces. */
 export const mostParts = ({ pieces }: Pick<GroupFigures, 'pieces'>): number =>
 	Math.min(MAX_PARTS, Math.max(1, Math.floor(pieces)));
@@ -69,8 +92,7 @@ function effortOf(parts: readonly PartDraft[], input: PartsInput): number {
 	const { figures, capacities, nookToNookMm, isTight } = input;
 	const N = capacities.length;
 	const taken: number[] = [];
-	const each = SPLIT_EFFORT + SPLIT_PER_TRIP * figures.tripsPerWeek;
-	let sum = (parts.length - 1) * each * (isTight ? TIGHT_SHARE : 1);
+	let sum = splitEffort(figures, parts.length) * (isTight ? TIGHT_SHARE : 1);
 	for (const part of parts) {
 		let best = -1;
 		let least = Infinity;
@@ -79,7 +101,7 @@ function effortOf(parts: readonly PartDraft[], input: PartsInput): number {
 		for (const n of open) {
 			if (taken.includes(n)) continue;
 			const apart = taken.reduce((total, m) => total + nookToNookMm[n * N + m]!, 0) / 1000;
-			const cost = costOf(part.row.at(n), part.share) + SPLIT_NEAR * apart;
+			const cost = costOf(part.row.at(n), part.share) + splitNear(parts.length) * apart;
 			if (cost < least) [best, least] = [n, cost];
 		}
 		if (best < 0) return Infinity;
@@ -89,20 +111,18 @@ function effortOf(parts: readonly PartDraft[], input: PartsInput): number {
 	return sum;
 }
 
-/** Some of a group as parts of it, each with where it could go. */
-export const asParts = (
-	{ figuresOf, rowOf }: Pick<PartsInput, 'figuresOf' | 'rowOf'>,
-	cuts: readonly (readonly Holding[])[]
-): PartDraft[] =>
-	cuts.map((cut) => {
-		const figures = figuresOf!(cut);
-		return {
-			figures,
-			share: 1,
-			thingIds: cut.map(({ thing }) => thing.id as string),
-			row: rowOf(figures)
-		};
-	});
+/** Some of a group, or a share of all of it, as a part with where it could go. `cut` null: all that it holds. */
+export function asPart(
+	{ figures: all, figuresOf, rowOf }: Pick<PartsInput, 'figures' | 'figuresOf' | 'rowOf'>,
+	cut: readonly Holding[] | null,
+	share: number
+): PartDraft {
+	const figures = cut ? figuresOf!(cut) : all;
+	const thingIds = cut?.map(({ thing }) => thing.id as string) ?? null;
+	return { figures, share, thingIds, row: rowOf(figures) };
+}
+const asParts = (input: PartsInput, cuts: readonly (readonly Holding[])[]): PartDraft[] =>
+	cuts.map((cut) => asPart(input, cut, 1));
 
 /** So many parts of a group: along what it is made of, or by litres where its figures were set by hand. */
 export function inParts(input: PartsInput, whole: PartDraft, count: number): PartDraft[] {
@@ -113,7 +133,7 @@ export function inParts(input: PartsInput, whole: PartDraft, count: number): Par
 }
 
 /** The ways to part a group into so many, and one more where what is too large for good places goes by itself. */
-function waysOf(input: PartsInput, whole: PartDraft, count: number): PartDraft[][] {
+export function waysOf(input: PartsInput, whole: PartDraft, count: number): PartDraft[][] {
 	const found = count > 1 ? [inParts(input, whole, count)] : [];
 	const odd =
 		input.figuresOf && input.figures.pieces > count ? withoutAwkward(input, whole.row) : null;
@@ -121,7 +141,43 @@ function waysOf(input: PartsInput, whole: PartDraft, count: number): PartDraft[]
 		found.push(
 			asParts(input, [...(count > 1 ? cutInto(odd.rest, count) : [odd.rest]), odd.awkward])
 		);
+	const filled = input.figuresOf && count > 1 ? fillingPlaces(input, whole, count) : null;
+	if (filled) found.push(filled);
 	return found.filter((parts) => parts.length > 1);
+}
+
+/** Places that a group is cut to the size of: the cheapest for it, were they large enough. */
+const SIZES = 2;
+
+/**
+ * Parts a group so that each part just goes into a place of the kind that suits it: in order, each thing to the part
+ * before as long as that still goes there. What goes into none alone is a part of its own. Null: it takes more parts.
+ */
+function fillingPlaces(input: PartsInput, whole: PartDraft, count: number): PartDraft[] | null {
+	const { holdings, goesIn } = input;
+	const places = whole.row
+		.all()
+		.map((cell, n) => ({ n, cost: costOf(isOfOneThing(cell) ? { ...cell, hard: null } : cell, 1) }))
+		.filter(({ cost }) => cost < Infinity)
+		.sort((a, b) => a.cost - b.cost || a.n - b.n)
+		.slice(0, SIZES);
+	for (const { n } of places) {
+		const cuts: Holding[][] = [];
+		const odd: Holding[] = [];
+		for (const bundle of bundlesOf(holdings.filter(({ pieces }) => pieces > 0).sort(inOrder))) {
+			const goes = (some: readonly Holding[]) =>
+				some.every((holding) => goesIn(holding, n)) && roomFor([asPart(input, some, 1)], n, input);
+			const last = cuts.at(-1);
+			if (last && goes([...last, ...bundle])) last.push(...bundle);
+			else if (goes(bundle)) cuts.push([...bundle]);
+			else odd.push(...bundle);
+		}
+		if (odd.length) cuts.push(odd);
+		// What goes by itself may be one part more.
+		const isMost = odd.length > 0 && count === mostParts(input.figures);
+		if (cuts.length === count || (isMost && cuts.length === count + 1)) return asParts(input, cuts);
+	}
+	return null;
 }
 
 /** A group that so many places take whole need not be parted so that others find room. */
@@ -133,25 +189,27 @@ const PLENTY = 4;
  * good place for its size is parted off alone. What fits nowhere goes into the parts of which most fit. Ties: fewer.
  */
 export function partsFor(input: PartsInput): PartDraft[] {
-	const { figures, rowOf } = input;
-	const whole: PartDraft = { figures, share: 1, thingIds: null, row: rowOf(figures) };
+	const { figures } = input;
+	const whole = asPart(input, null, 1);
 	const open = fitting(whole, input);
 	const alone = effortOf([whole], input);
 	// No parts together cost less than all of it in the cheapest place there is, were that large enough.
 	const floor = cheapestIfItWent(input, whole.row);
 	const scarce = input.isTight ? SCARCE_EFFORT / (open.length || 1) : 0;
 	const isNear = alone - scarce <= floor + SPLIT_EFFORT * (input.isTight ? TIGHT_SHARE : 1);
-	if ((isNear && (!input.isTight || open.length >= PLENTY)) || (input.staysWhole && open.length))
-		return [whole];
-	const all = [[whole]];
-	const efforts = [alone];
-	for (let count = 1; count <= mostParts(figures); count++) {
-		const ways = waysOf(input, whole, count);
+	const least = Math.min(input.staysWhole && open.length ? 1 : input.atLeast, mostParts(figures));
+	const isWell = isNear && (!input.isTight || open.length >= PLENTY);
+	if (least === 1 && (isWell || (input.staysWhole && open.length))) return [whole];
+	const all = least === 1 ? [[whole]] : [];
+	const efforts = least === 1 ? [alone] : [];
+	for (let count = Math.max(1, least - 1); count <= mostParts(figures); count++) {
+		const ways = waysOf(input, whole, count).filter((parts) => parts.length >= least);
 		all.push(...ways);
 		efforts.push(...ways.map((parts) => effortOf(parts, input)));
 	}
-	const least = Math.min(...efforts);
-	if (least < Infinity) return all[efforts.indexOf(least)]!;
+	if (!all.length) return [whole];
+	const cheapest = Math.min(...efforts);
+	if (cheapest < Infinity) return all[efforts.indexOf(cheapest)]!;
 	// Litres that have a place at all, whatever else they cost.
 	const placed = all.map((parts) =>
 		parts.reduce(

@@ -34,9 +34,8 @@ describe('a pin', () => {
 		}
 	});
 	it('of every part keeps the plan as it is', () => {
-		const home = pinned(demo, split);
+		const home = pinned(apply(demo, adoptPlan(plan)), split);
 		const kept = placeHome(home, OPTIONS).assignments;
-		// Which part goes to which of its pins is the planner's.
 		for (const { groupId, nookId } of split)
 			expect(kept.some((a) => a.groupId === groupId && a.nookId === nookId)).toBe(true);
 	});

@@ -1,6 +1,14 @@
 import type { Home } from '../model';
 import { costOf } from './cell';
-import { fitting, inParts, mostParts, partsFor, type PartDraft, type PartsInput } from './parts';
+import {
+	asPart,
+	fitting,
+	inParts,
+	mostParts,
+	partsFor,
+	type PartDraft,
+	type PartsInput
+} from './parts';
 
 /** A nook that a group is pinned to, and what of the group is meant; null: whichever part suits. */
 export interface PinnedNook {
@@ -27,8 +35,8 @@ export const pinnedNooks = (
  * with more pins than parts each part may go to any of them.
  */
 export function partsForPinned(input: PartsInput, pinned: readonly PinnedNook[]): PartDraft[] {
-	const { figures, rowOf } = input;
-	const whole: PartDraft = { figures, share: 1, thingIds: null, row: rowOf(figures) };
+	const { figures } = input;
+	const whole = asPart(input, null, 1);
 	const all = pinned.length === 1 && !pinned[0]!.thingIds ? inPins([whole], input, pinned) : null;
 	if (all) return all;
 	const free = partsFor(input);
@@ -41,7 +49,7 @@ export function partsForPinned(input: PartsInput, pinned: readonly PinnedNook[])
 		const kept = inPins(parts, input, pinned);
 		if (kept) return kept;
 	}
-	return keep(free, input, pinned);
+	return keptToPins(free, input, pinned);
 }
 
 /** The parts with those that the pins want in their nooks; null where a pin gets none. */
@@ -53,7 +61,7 @@ function inPins(
 	const rooms = parts.map((part) => new Set(fitting(part, input)));
 	const held = pinned.map(({ n }) => rooms.some((room) => room.has(n)));
 	const enough = parts.length >= pinned.length ? held.every(Boolean) : held.some(Boolean);
-	return enough ? keep(parts, input, pinned) : null;
+	return enough ? keptToPins(parts, input, pinned) : null;
 }
 
 const only = (part: PartDraft, open: readonly number[]): PartDraft => ({
@@ -72,7 +80,7 @@ const orders = <T>(list: readonly T[]): T[][] =>
 			);
 
 /** Keeps parts to pinned nooks: each pin gets a part, so that as many as can fit and those cost least; ties: in order. */
-function keep(
+export function keptToPins(
 	parts: readonly PartDraft[],
 	input: Pick<PartsInput, 'capacities' | 'frontAt'>,
 	pinned: readonly PinnedNook[]

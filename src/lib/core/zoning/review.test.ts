@@ -1,10 +1,13 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
+import { DOG_AND_TODDLER, SKETCHES } from '../fixtures/sketches';
+import { sketchHome } from '../fixtures/sketch-home';
 import { apply, NOW } from '../fixtures/tiny-home';
 import { CATEGORIES, SPOTS, type Home, type ZonePlan } from '../model';
 import { nooksInOrder, placeOfNook } from '../survey';
 import { allGroupFigures } from '../grouping';
 import { BELONGS, BelongsTable, belongsIn, spotsOf } from './belongs';
+import { whyAstray } from './scene';
 import { REVIEW_CODES, reviewPlan } from './review';
 import { DEFAULT_PLACE, placeHome, toZonePlan } from './solve';
 
@@ -70,6 +73,17 @@ describe('an organizer’s review of a plan by hand', () => {
 		expect(found.filter((code) => code === 'many-families')).toHaveLength(1);
 		expect(found).toContain('daily-overhead');
 	});
+	it('objects to what is strong over food in one cabinet, not under it nor beside it', () => {
+		const [low, high] = [/^Larder shelf 2/, /^Larder shelf 5/].map((name) =>
+			nookOf(({ nook }) => name.test(nook.name))
+		);
+		const [cleaning, grains] = [groupCalled(/^Cleaning/), groupCalled(/^Grains/)];
+		expect(codes(demo, planOf([high!, cleaning], [low!, grains]))).toContain('poison-over-food');
+		expect(codes(demo, planOf([low!, cleaning], [high!, grains]))).not.toContain(
+			'poison-over-food'
+		);
+		expect(codes(demo, planOf([sink, cleaning], [low!, grains]))).not.toContain('poison-over-food');
+	});
 	it('puts what can hurt first, and finds nothing in a home without a plan', () => {
 		const mixed = planOf(
 			[top, groupCalled(/^Cutlery/)],
@@ -107,6 +121,44 @@ describe('the plan of the demo home', () => {
 	});
 });
 
+describe('an organizer’s review of what stands by the work', () => {
+	const byHob = nookOf(({ cabinet }) => /^Base right of the hob/.test(cabinet.name));
+	const larder = nookOf(({ cabinet }) => /^Larder shelves/.test(cabinet.name));
+	it('objects to pans far from the hob, and not to pans beside it', () => {
+		const pots = groupCalled(/^Pots and pans/);
+		expect(codes(demo, planOf([larder, pots]))).toContain('far-from-work');
+		expect(codes(demo, planOf([byHob, pots]))).toEqual([]);
+	});
+	it('objects to bedding, pet food and remedies by the hob, and not to what one cooks with', () => {
+		for (const name of [/^Guest bedding/, /^Dog food/, /^Hair, bath/])
+			expect(codes(demo, planOf([byHob, groupCalled(name)])), String(name)).toContain(
+				'outsider-by-hob'
+			);
+		expect(codes(demo, planOf([byHob, groupCalled(/^Boards/)]))).toEqual([]);
+		const noHob = apply(demo, (draft) => {
+			for (const [id, { kind }] of Object.entries(draft.stations))
+				if (kind === 'hob') delete draft.stations[id];
+		});
+		expect(codes(noHob, planOf([byHob, groupCalled(/^Dog food/)]))).toEqual([]);
+	});
+	it('objects to what nobody would look for side by side', () => {
+		const together = (one: RegExp, two: RegExp) =>
+			codes(demo, planOf([larder, groupCalled(one)], [larder, groupCalled(two)]));
+		expect(together(/^Tea towels/, /^Oils/)).toContain('odd-neighbours');
+		expect(together(/^Boards/, /^Dog food/)).toContain('odd-neighbours');
+		expect(together(/^Grains/, /^Baking/)).not.toContain('odd-neighbours');
+		// One thing of another family among many makes a group no other.
+		const boards = groupCalled(/^Boards/);
+		const string = apply(demo, (draft) => {
+			const [one] = Object.values(draft.things).filter(({ groupId }) => groupId === boards);
+			const id = 'ball-of-string' as never;
+			draft.things[id] = { ...one!, id, name: 'string', category: 'kitchen.odds' };
+		});
+		const pots = groupCalled(/^Pots and pans/);
+		expect(codes(string, planOf([byHob, boards], [byHob, pots]))).toEqual([]);
+	});
+});
+
 describe('where kinds belong', () => {
 	it('names kinds and places that there are, each kind once', () => {
 		const known = new Set(CATEGORIES.map(({ code }) => code));
@@ -129,6 +181,41 @@ describe('where kinds belong', () => {
 		for (const place of nooksInOrder(demo))
 			for (const spot of spotsOf(demo, place)) expect(SPOTS).toContain(spot);
 	});
+	it('takes the tall cabinet of a kitchen for its larder, where there is no other', () => {
+		const home = sketchHome(DOG_AND_TODDLER);
+		const tall = nooksInOrder(home).filter(({ cabinet }) => cabinet.form === 'tall');
+		expect(tall.length).toBeGreaterThan(0);
+		const isLarder = (of: typeof home, place: (typeof tall)[number]) =>
+			spotsOf(of, { ...place, cabinet: of.cabinets[place.cabinet.id]! }).has('larder');
+		for (const place of tall) expect(isLarder(home, place)).toBe(true);
+		const named = (name: string) =>
+			apply(home, (draft) => void (draft.cabinets[tall[0]!.cabinet.id]!.name = name));
+		expect(isLarder(named('Broom cupboard'), tall[0]!)).toBe(false);
+		// A room for it makes the tall cabinet one like others.
+		const other = apply(home, (draft) => {
+			Object.values(draft.rooms).at(-1)!.name = 'Pantry';
+		});
+		expect(isLarder(other, tall[0]!)).toBe(false);
+	});
+	it('has a room without work aside, but not in a home that says nothing of its work', () => {
+		const home = sketchHome(SKETCHES.find(({ id }) => id === 'galley')!);
+		const porch = nooksInOrder(home).find(({ room }) => room.name === 'Back porch')!;
+		expect([...spotsOf(home, porch)]).toContain('satellite');
+		expect([...spotsOf(home, porch)]).not.toContain('kitchen');
+		expect([...spotsOf({ ...home, stations: {} }, porch)]).not.toContain('satellite');
+		for (const place of nooksInOrder(home))
+			if (/Kitchen|Bathroom/.test(place.room.name))
+				expect([...spotsOf(home, place)]).not.toContain('satellite');
+	});
+	it('lets equipment that is seldom used out of the way, and food nowhere else', () => {
+		const usual = new BelongsTable([]);
+		const at = (kind: string, spot: (typeof SPOTS)[number], isRare: boolean) =>
+			usual.standing(kind, new Set([spot]), () => 9, isRare);
+		expect(at('kitchen.pots', 'satellite', false)).toBe('poor');
+		expect(at('kitchen.pots', 'satellite', true)).toBe('first');
+		expect(at('kitchen.pots', 'bathroom', true)).toBe('poor');
+		expect(at('food.baking', 'top', true)).toBe('poor');
+	});
 	it('say in words why a group stands badly, and nothing where it stands well', () => {
 		const cutlery = allGroupFigures(demo).find(
 			({ groupId }) => groupId === groupCalled(/^Cutlery/)
@@ -136,6 +223,14 @@ describe('where kinds belong', () => {
 		const table = belongsIn(demo);
 		expect(table.why(cutlery, new Set(['top']))).toBe('cutlery and knives want a shallow drawer');
 		expect(table.why(cutlery, new Set(['shallow-drawer']))).toBe('');
+		const pots = allGroupFigures(demo).find(({ groupId }) => groupId === groupCalled(/^Pots/))!;
+		const at = (cabinetName: RegExp) =>
+			placeOfNook(
+				demo,
+				nookOf(({ cabinet }) => cabinetName.test(cabinet.name))
+			)!;
+		expect(whyAstray(demo, pots, at(/^Cool bench/))).toMatch(/by the hob$/);
+		expect(whyAstray(demo, pots, at(/^Pan drawers/))).toBe('');
 	});
 	it('first choice outweighs a poor one, and a kind without a row stands well anywhere', () => {
 		const usual = new BelongsTable([]);
@@ -144,6 +239,23 @@ describe('where kinds belong', () => {
 		expect(usual.standing('food.baking', new Set(['wall-shelf']))).toBe('fair');
 		expect(usual.standing('bathroom.refills', new Set(['larder']))).toBe('poor');
 		expect(usual.standing('food.frozen-veg', new Set(['larder']))).toBeNull();
+	});
+	it('by the work, not across the room; and not where others work', () => {
+		const usual = new BelongsTable([]);
+		const at = (kind: string, spot: (typeof SPOTS)[number], m: number | null) =>
+			usual.standing(kind, new Set([spot]), () => m);
+		expect([1.5, 2, 2.4].map((m) => at('kitchen.pots', 'low-shelf', m))).toEqual([
+			'first',
+			'fair',
+			'poor'
+		]);
+		expect(at('kitchen.pots', 'low-shelf', null)).toBe('first');
+		expect([1, 2].map((m) => at('home.clothes', 'satellite', m))).toEqual(['poor', 'first']);
+		expect(usual.standing('kitchen.dishes', new Set(['knee-to-shoulder']))).toBe('first');
+		expect(usual.standing('kitchen.dishes', new Set(['knee-to-shoulder', 'larder']))).toBe('fair');
+		for (const { near } of BELONGS) expect(near?.firstM ?? 0).toBeLessThan(near?.poorM ?? 1);
+		const own = new BelongsTable([{ kind: 'kitchen.pots', spot: 'low-shelf', standing: 'first' }]);
+		expect(own.standing('kitchen.pots', new Set(['low-shelf']), () => 9)).toBe('first');
 	});
 	it('follow what a home has, and what its household says', () => {
 		const noLarder = new BelongsTable([], ['wall-shelf', 'low-shelf', 'shallow-drawer']);

@@ -10,9 +10,13 @@ export const REVIEW_CODES = [
 	'wet-under-sink',
 	'food-in-heat',
 	'acid-by-bleach',
+	'poison-over-food',
 	'heavy-overhead',
 	'unknown-with-food',
 	'many-families',
+	'odd-neighbours',
+	'far-from-work',
+	'outsider-by-hob',
 	'larder-idle',
 	'worktop-idle',
 	'daily-overhead',
@@ -27,16 +31,25 @@ export interface Objection {
 	readonly groupIds: readonly string[];
 }
 
-type Family = 'food' | 'cookware' | 'cleaning' | 'body' | 'medicine' | 'pets' | 'rest';
+type Family = 'food' | 'cookware' | 'cloth' | 'cleaning' | 'body' | 'medicine' | 'pets' | 'rest';
 /** Families as one speaks of them, by the area and branch of the kinds; written apart from the rules of the solver. */
 function familyOf({ category }: Thing): Family {
 	const { code, area } = categoryOf(category);
 	if (code === 'food.pet' || code === 'home.pet-care') return 'pets';
+	if (/linens|towels|clothes/.test(code)) return 'cloth';
 	if (area === 'food') return 'food';
 	if (/clean|bleach|acid|waste|laundry|pest|fuel/.test(code)) return 'cleaning';
 	if (/medicines|first-aid/.test(code)) return 'medicine';
+	if (code === 'kitchen.odds') return 'rest';
 	if (area === 'bathroom') return 'body';
 	return area === 'kitchen' ? 'cookware' : 'rest';
+}
+
+/** The family of most kinds of things in a group: a ball of string among the boards makes them no odds and ends. */
+function mainFamily(things: readonly Thing[]): Family | null {
+	const counts = new Map<Family, number>();
+	for (const thing of things) counts.set(familyOf(thing), (counts.get(familyOf(thing)) ?? 0) + 1);
+	return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? null;
 }
 
 interface Standing {
@@ -47,6 +60,21 @@ interface Standing {
 		readonly uses: number;
 	}[];
 }
+
+/** Families that nobody puts side by side. */
+const ODD: readonly (readonly [Family, Family])[] = [
+	['food', 'cloth'],
+	['food', 'body'],
+	['food', 'rest'],
+	['food', 'pets'],
+	['cookware', 'pets'],
+	['cookware', 'body'],
+	['cookware', 'rest'],
+	['cookware', 'medicine'],
+	['cookware', 'cleaning'],
+	['pets', 'body'],
+	['pets', 'medicine']
+];
 
 const SHOULDER_MM = 1370;
 const EYE_MM = 1570;
@@ -128,6 +156,16 @@ function reviewPlace({ place, groups }: Standing, hasToddler: boolean): Objectio
 	if (heavy.length && base(place) > SHOULDER_MM) say('heavy-overhead', 2, heavy);
 	const families = new Set(all.map(familyOf));
 	if (families.size > MOST_FAMILIES) say('many-families', 1);
+	const mostly = groups.map((group) => ({ group, family: mainFamily(group.things) }));
+	const odd = ODD.filter((two) =>
+		two.every((family) => mostly.some((one) => one.family === family))
+	).flat();
+	if (odd.length)
+		say(
+			'odd-neighbours',
+			1,
+			mostly.filter(({ family }) => family && odd.includes(family)).map(({ group }) => group)
+		);
 	const idle = groups.filter(
 		({ uses, things }) =>
 			things.length > 0 &&
@@ -173,7 +211,7 @@ function reviewFridges(all: readonly Standing[]): Objection[] {
 	return found;
 }
 
-/** Bleach and acids in one cabinet. */
+/** Bleach and acids in one cabinet; what is strong over food, where a leak runs down. */
 function reviewCabinets(all: readonly Standing[]): Objection[] {
 	const byCabinet = new Map<string, Standing[]>();
 	for (const one of all)
@@ -182,16 +220,37 @@ function reviewCabinets(all: readonly Standing[]): Objection[] {
 		const groups = stack.flatMap((one) => one.groups);
 		const both = groups.filter(({ things }) => has(things, 'bleach') || has(things, 'acid'));
 		const all = both.flatMap(({ things }) => things);
-		return has(all, 'bleach') && has(all, 'acid')
-			? [
-					{
-						code: 'acid-by-bleach',
-						grade: 2,
-						nookId: stack[0]!.place.nook.id,
-						groupIds: both.map(({ id }) => id)
-					}
-				]
-			: [];
+		const meets: Objection[] =
+			has(all, 'bleach') && has(all, 'acid')
+				? [
+						{
+							code: 'acid-by-bleach',
+							grade: 2,
+							nookId: stack[0]!.place.nook.id,
+							groupIds: both.map(({ id }) => id)
+						}
+					]
+				: [];
+		const lowestFood = Math.min(
+			...stack
+				.filter((one) =>
+					one.groups.some(({ things }) => things.some((thing) => familyOf(thing) === 'food'))
+				)
+				.map(({ place }) => base(place))
+		);
+		const over = stack.flatMap((one) => {
+			const strong = one.groups.filter(({ things }) => has(things, 'cleaner'));
+			if (!strong.length || base(one.place) <= lowestFood) return [];
+			return [
+				{
+					code: 'poison-over-food' as const,
+					grade: 1 as const,
+					nookId: one.place.nook.id,
+					groupIds: strong.map(({ id }) => id)
+				}
+			];
+		});
+		return [...meets, ...over];
 	});
 }
 
@@ -258,6 +317,50 @@ function reviewSplits(all: readonly Standing[]): Objection[] {
 		}));
 }
 
+/** What one cooks with at the hob. */
+const FOR_THE_HOB = /^kitchen\.(?:pots|lids|tools)$/;
+const OFTEN = 3;
+/** Three steps, mm. */
+const THREE_STEPS_MM = 2300;
+const isOutsider = (thing: Thing) =>
+	['rest', 'pets', 'body', 'medicine'].includes(familyOf(thing)) ||
+	/^(?:home|bathroom)\./.test(thing.category);
+
+/** Pans far from where one cooks, and places by the hob that are taken by what has nothing to do with cooking. */
+function reviewHob(home: Home, all: readonly Standing[]): Objection[] {
+	const hobs = Object.values(home.stations).filter(({ kind }) => kind === 'hob');
+	if (!hobs.length) return [];
+	/** Straight from the nearest hob to the middle of the cabinet; in another room it is no place by the hob. */
+	const farMm = (one: Standing) => {
+		const { x, y } = centreOf(one);
+		return Math.min(
+			...hobs.map(({ at, roomId }) =>
+				roomId === one.place.room.id ? Math.hypot(at.x - x, at.y - y) : Infinity
+			)
+		);
+	};
+	return all.flatMap((one): Objection[] => {
+		const mm = farMm(one);
+		const says = (code: ReviewCode, groups: Standing['groups']): Objection[] =>
+			groups.length
+				? [{ code, grade: 1, nookId: one.place.nook.id, groupIds: groups.map(({ id }) => id) }]
+				: [];
+		if (mm > THREE_STEPS_MM)
+			return says(
+				'far-from-work',
+				one.groups.filter(
+					({ uses, things }) =>
+						uses >= OFTEN && things.some(({ category }) => FOR_THE_HOB.test(category))
+				)
+			);
+		if (mm > TWO_STEPS_MM || base(one.place) > SHOULDER_MM) return [];
+		return says(
+			'outsider-by-hob',
+			one.groups.filter(({ things }) => things.length > 0 && things.every(isOutsider))
+		);
+	});
+}
+
 /**
  * Lists what a practitioner would object to in a plan, made by hand or computed, worst first, then in walking order. It
  * looks at things, places and heights by itself and shares nothing with the rules of the solver but the records.
@@ -270,7 +373,8 @@ export function reviewPlan(home: Home, plan: Pick<ZonePlan, 'assignments'>): rea
 		...reviewFridges(all),
 		...reviewCabinets(all),
 		...reviewLarder(all),
-		...reviewSplits(all)
+		...reviewSplits(all),
+		...reviewHob(home, all)
 	];
 	return found.sort((a, b) => b.grade - a.grade);
 }

@@ -31,7 +31,7 @@ function walksOf(
 }
 const SELDOM_PER_WEEK = 1;
 /** Those by whom a place of a group is judged: its own users, else everybody who lives here and is no small child. */
-function peopleOf(home: Home, figures: GroupFigures): Person[] {
+export function peopleOf(home: Home, figures: GroupFigures): Person[] {
 	const people = Object.values(home.people);
 	const own = people.filter((person) => figures.userIds.includes(person.id));
 	if (own.length) return own;
@@ -121,7 +121,8 @@ export function inputsOf(scene: Scene, figures: GroupFigures): (n: number) => Ce
 			isLowestInFridge: scene.lowest.has(place.nook.id),
 			isHot: scene.hot[n]!,
 			reachFactor: reach.factor,
-			spots: spots[n]!
+			spots: spots[n]!,
+			walkTo: scene.walkTo(n)
 		};
 	};
 }

@@ -186,6 +186,19 @@ describe('hard rules', () => {
 			{ group: { hazards: new Set(['cleaner']) }, input: { isHot: true } },
 			'hot-place'
 		],
+		[
+			'plates in a bathroom',
+			{ group: { things: [{ category: 'kitchen.dishes' } as never] }, cabinet: { form: 'basin' } },
+			'in-bathroom'
+		],
+		[
+			'a toaster in a bathroom',
+			{
+				group: { things: [{ category: 'kitchen.appliances' } as never] },
+				cabinet: { form: 'mirror' }
+			},
+			'in-bathroom'
+		],
 		['flour in a bathroom', { group: { isFood: true }, cabinet: { form: 'basin' } }, 'damp-place'],
 		[
 			'a heavy pot before a valve',
@@ -417,6 +430,7 @@ describe('soft rules', () => {
 			reachFactor,
 			walkMm,
 			spots: NONE,
+			walkTo: () => null,
 			belongs: PLAIN
 		}).map(({ code }) => code);
 	};
@@ -522,6 +536,7 @@ describe('soft rules', () => {
 				reachFactor: 2,
 				walkMm: 0,
 				spots: NONE,
+				walkTo: () => null,
 				belongs: PLAIN
 			})
 		).toEqual([{ code: 'worktop-clutter', effort: 0 }]);

@@ -10,8 +10,9 @@ import {
 	type WalkingDistances
 } from '../survey';
 import { clearOf, type Clear } from '../standing';
-import { belongsIn, spotsOf, type BelongsTable } from './belongs';
+import { belongsIn, spotsOf, type BelongsTable, type WalkTo } from './belongs';
 import type { Row } from './cell';
+import type { PartDraft } from './parts';
 import { hangsOverHeat } from './heat';
 import { volumesByThing } from './now';
 import { routineLegs, type RoutineLegs } from './routine-legs';
@@ -33,11 +34,11 @@ const INSTEAD: Partial<Record<StationKind, readonly StationKind[]>> = {
 	entrance: ['table']
 };
 
-/** Shortest walk from a station of each kind to every nook, mm; a kind the home lacks is stood in for by the next. */
+/** Shortest walk from a station of each kind to every nook, mm. */
 function walksByKind(
 	home: Home,
 	walking: WalkingDistances
-): (kind: StationKind) => Float64Array | null {
+): ReadonlyMap<StationKind, Float64Array> {
 	const N = walking.nookIds.length;
 	const nearest = new Map<StationKind, Float64Array>();
 	walking.stationIds.forEach((id, s) => {
@@ -46,9 +47,26 @@ function walksByKind(
 		for (let n = 0; n < N; n++) row[n] = Math.min(row[n]!, walking.stationToNookMm[s * N + n]!);
 		nearest.set(kind, row);
 	});
-	return (kind) => {
-		const found = [kind, ...(INSTEAD[kind] ?? [])].find((other) => nearest.has(other));
-		return found ? nearest.get(found)! : null;
+	return nearest;
+}
+
+/** Says why a group would stand better elsewhere than in a place; empty: it stands well there. */
+export function whyAstray(home: Home, figures: GroupFigures, place: NookPlace): string {
+	const walking = walkingDistances(home);
+	const n = walking.nookIds.indexOf(place.nook.id);
+	const walkTo = walkFrom(walksByKind(home, walking), n);
+	return belongsIn(home).why(figures, spotsOf(home, place), walkTo);
+}
+function walkFrom(nearest: ReadonlyMap<StationKind, Float64Array>, n: number): WalkTo {
+	// The same lists of kinds are asked about again and again, by every group.
+	const known = new Map<readonly StationKind[], number | null>();
+	return (kinds) => {
+		let metres = known.get(kinds);
+		if (metres === undefined) {
+			const mm = Math.min(...kinds.map((kind) => nearest.get(kind)?.[n] ?? Infinity));
+			known.set(kinds, (metres = mm < Infinity ? mm / 1000 : null));
+		}
+		return metres;
 	};
 }
 
@@ -81,7 +99,10 @@ export interface Scene {
 	/** What things have to keep to in each nook; null: not measured. */
 	readonly clears: readonly (Clear | null)[];
 	readonly walking: WalkingDistances;
+	/** Walk from the nearest of a kind to every nook, mm; a kind the home lacks is stood in for by the next. */
 	readonly walksFrom: (kind: StationKind) => Float64Array | null;
+	/** How far a nook is from the work. */
+	readonly walkTo: (n: number) => WalkTo;
 	readonly spots: readonly ReadonlySet<Spot>[];
 	readonly belongs: BelongsTable;
 	readonly lowest: ReadonlySet<string>;
@@ -93,6 +114,8 @@ export interface Scene {
 	/** Figures of parts of groups by what is in them, and where each could go: looked at once. */
 	readonly cuts: Map<string, GroupFigures>;
 	readonly rows: Map<GroupFigures, Row>;
+	/** How groups were parted, by how it was asked. */
+	readonly drafts: Map<string, PartDraft[]>;
 	/** Uses of each group a week, by which its parts share the visits of routines. */
 	readonly uses: ReadonlyMap<string, number>;
 }
@@ -100,6 +123,8 @@ export interface Scene {
 export function sceneOf(home: Home): Scene {
 	const places = nooksInOrder(home);
 	const walking = walkingDistances(home);
+	const nearest = walksByKind(home, walking);
+	const walkTos = places.map((_, n) => walkFrom(nearest, n));
 	const held = allGroupFigures(home).filter(({ pieces }) => pieces > 0);
 	const uses = new Map(held.map(({ groupId, usesPerWeek }) => [groupId, usesPerWeek]));
 	const spaces = places.map((place) =>
@@ -111,7 +136,11 @@ export function sceneOf(home: Home): Scene {
 		spaces,
 		clears: clearsOf(home, places, spaces),
 		walking,
-		walksFrom: walksByKind(home, walking),
+		walksFrom: (kind) => {
+			const found = [kind, ...(INSTEAD[kind] ?? [])].find((other) => nearest.has(other));
+			return found ? nearest.get(found)! : null;
+		},
+		walkTo: (n) => walkTos[n]!,
 		spots: places.map((place) => spotsOf(home, place)),
 		belongs: belongsIn(home),
 		lowest: lowestInFridges(places),
@@ -121,6 +150,7 @@ export function sceneOf(home: Home): Scene {
 		legs: routineLegs(home, (id) => uses.has(id)),
 		cuts: new Map(),
 		rows: new Map(),
+		drafts: new Map(),
 		uses
 	};
 }

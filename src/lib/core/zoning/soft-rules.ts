@@ -1,7 +1,7 @@
 import { CLOTHS, type GroupFigures } from '../grouping';
 import type { Home } from '../model';
 import type { Spot } from '../model';
-import type { BelongsTable } from './belongs';
+import type { BelongsTable, WalkTo } from './belongs';
 import { baseAboveFloorMm, climateTags, reachHeights, socketMm, type NookPlace } from '../survey';
 
 export const SOFT_CODES = [
@@ -43,6 +43,8 @@ interface SoftInput {
 	readonly walkMm: number;
 	/** What kinds of place it is. */
 	readonly spots: ReadonlySet<Spot>;
+	/** How far it is from the work. */
+	readonly walkTo: WalkTo;
 	/** Where kinds belong in this home. */
 	readonly belongs: BelongsTable;
 }
@@ -52,6 +54,11 @@ const climateAt = ({ place }: SoftInput) => new Set(climateTags(place));
 const HEAVY_G = 1000;
 const DAILY = 7;
 const WEEKLY = 1;
+/** Less than once a month. */
+const RARE = 0.25;
+const EASY_REACH = 1.3;
+/** Where most of the work is done. */
+const BUSY = ['hob', 'sink'] as const;
 /** Two steps, mm. */
 const TWO_STEPS_MM = 1500;
 const DEEP_MM = 600;
@@ -119,19 +126,24 @@ const RULES: readonly SoftRule[] = [
 	[
 		// A worktop is for working: only what stands there by right and is used daily may take it up.
 		'worktop-clutter',
-		90,
+		150,
 		({ figures, place, belongs }) =>
 			place.nook.kind === 'worktop' &&
 			(figures.usesPerWeek < DAILY || !belongs.belongsOn(figures, 'worktop'))
 	],
 	[
+		// The best places are those at an easy height, and those by the work.
 		'rare-in-prime',
-		15,
-		({ figures, reachFactor }) => figures.usesPerWeek < 0.25 && reachFactor <= 1.3
+		25,
+		({ figures, place, reachFactor, walkTo }) =>
+			figures.usesPerWeek < RARE &&
+			(reachFactor <= EASY_REACH ||
+				((walkTo(BUSY) ?? Infinity) <= TWO_STEPS_MM / 1000 &&
+					baseAboveFloorMm(place) < reachHeights(1680).shoulder))
 	],
 	[
 		'daily-high',
-		30,
+		45,
 		({ figures, place }) =>
 			figures.usesPerWeek >= DAILY &&
 			(baseAboveFloorMm(place) > reachHeights(1680).eye || place.nook.kind === 'top')
@@ -217,6 +229,6 @@ export function softPenalties(input: SoftInput): SoftPenalty[] {
 		code,
 		effort: effort * softWeight
 	}));
-	const strayM = input.belongs.outOfPlaceM(input.figures, input.spots);
+	const strayM = input.belongs.outOfPlaceM(input.figures, input.spots, input.walkTo);
 	return strayM ? [{ code: 'out-of-place', effort: strayM * softWeight }, ...found] : found;
 }

@@ -4,14 +4,7 @@
 	import Hand from '@lucide/svelte/icons/hand';
 	import Pin from '@lucide/svelte/icons/pin';
 	import type { Home } from '$lib/core/model';
-	import {
-		explainParts,
-		partsAt,
-		placesOfLots,
-		spotsOf,
-		belongsIn,
-		type ZoneModel
-	} from '$lib/core/zoning';
+	import { explainParts, partsAt, placesOfLots, whyAstray, type ZoneModel } from '$lib/core/zoning';
 	import { type Layout } from '$lib/core/solvers/assignment';
 	import { BAND_WORDS } from '$lib/messages/survey';
 	import { notesText } from '$lib/messages/notes';
@@ -40,7 +33,7 @@
 		const [g = -1] = partsAt(model, layout, groupId, nookId);
 		const figures = model.parts[g]?.figures;
 		const place = model.places.find(({ nook }) => nook.id === nookId);
-		return figures && place ? belongsIn(home).why(figures, spotsOf(home, place)) : '';
+		return figures && place ? whyAstray(home, figures, place) : '';
 	});
 	const ruledOut = $derived(reason ? tellingRules(reason.ruledOut) : []);
 </script>

@@ -85,7 +85,10 @@ function mostOf(areas: readonly number[], free: number): number {
 		for (const sum of sums) if (sum + area <= free) more.add(sum + area);
 		sums = more;
 	}
-	return Math.max(...sums);
+	// There may be more sums than a call takes arguments.
+	let most = 0;
+	for (const sum of sums) most = Math.max(most, sum);
+	return most;
 }
 
 /** The most that any packing can cover, mm². Pieces that go in nowhere by their sides do not count. */

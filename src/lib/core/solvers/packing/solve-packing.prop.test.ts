@@ -157,4 +157,12 @@ describe('solvePacking', () => {
 		});
 		expect({ status, area }).toEqual({ status: 'proven', area: 0 });
 	});
+	it('sums the areas of as many pieces as it sums at all, however many sums there are', () => {
+		// 18 pieces whose areas all differ by powers of two: over two hundred thousand sums.
+		const pieces = Array.from({ length: 18 }, (_, i) => ({ w: 1, d: 2 ** i + 1, turn: false }));
+		const all = pieces.reduce((sum, { d }) => sum + d, 0);
+		const problem = { width: 1, depth: all - 1, obstructions: [], pieces };
+		expect(boundOf(problem)).toBeLessThanOrEqual(all - 1);
+		expect(boundOf(problem)).toBeGreaterThan(all - 4);
+	});
 });

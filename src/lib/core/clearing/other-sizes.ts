@@ -1,0 +1,63 @@
+import { formatQuantity, type Home, type Thing } from '../model';
+import type { IntakeLine } from './parse-intake';
+import { traitsOf } from './traits';
+
+/** A pack that weighs so many times what is usual has another size. */
+const OTHER_SIZE = 1.6;
+/** What is so many times longer than it is wide makes a heap of another form. */
+const LONG = 2;
+/** Sides of a bag or a sack against the side of a cube of its volume. */
+const SACK = { widthMm: 1.05, depthMm: 0.8, heightMm: 1.19 } as const;
+
+/**
+ * Sides of a pack by its weight, mm: a kilogram of onions is no one onion, a sack of pet food no tin. About as usual: the
+ * usual ones.
+ * @example sizedFor({ piece: oneOnion, massG: 150 }, 1000) // each side 1.9 times as long
+ */
+export function sizedFor(
+	{ piece, massG: usualG }: Pick<Thing, 'piece' | 'massG'>,
+	massG: number
+): Thing['piece'] {
+	const times = massG / usualG;
+	if (!(times > 0) || (times < OTHER_SIZE && times > 1 / OTHER_SIZE)) return piece;
+	const { widthMm, depthMm, heightMm } = piece;
+	const isLong = Math.max(widthMm, depthMm, heightMm) > LONG * Math.min(widthMm, depthMm, heightMm);
+	const [of, by] =
+		times > 1 && isLong
+			? [SACK, Math.cbrt(widthMm * depthMm * heightMm * times)]
+			: [piece, Math.cbrt(times)];
+	const mm = (side: number) => Math.max(1, Math.round(side * by));
+	return { widthMm: mm(of.widthMm), depthMm: mm(of.depthMm), heightMm: mm(of.heightMm) };
+}
+
+export const sameName = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+
+/** Finds the thing a typed name means: the same words, whatever their case. */
+export function knownThing(home: Home, name: string): Thing | null {
+	return Object.values(home.things).find((thing) => sameName(thing.name, name)) ?? null;
+}
+
+/** From so many times the weight on, a thing of the same name is another one. */
+const OTHER_THING = 3;
+/** What is always small, whatever is in it. */
+const SMALL_PACKS = /^(?:tins?|cans?|pouch(?:es)?|sachets?)$/i;
+
+function isOther(known: Thing, { name, size, countWord }: IntakeLine): boolean {
+	if (!size && !SMALL_PACKS.test(countWord)) return false;
+	const massG = size?.value ?? traitsOf(name, countWord, known.category).massG;
+	const times = massG / Math.max(1, known.massG);
+	return times >= OTHER_THING || times <= 1 / OTHER_THING;
+}
+/** The name of a line whose own is that of something much larger, or smaller: with its size, or what it comes in. */
+const sizedName = ({ name, size, countWord }: IntakeLine): string =>
+	`${name}, ${size ? formatQuantity(size) : countWord}`;
+
+/** The thing that a line speaks of; null: a new one. A sack of what else comes in tins is not one thing with them. */
+export function meantBy(home: Home, line: IntakeLine): Thing | null {
+	const known = knownThing(home, line.name);
+	return known && isOther(known, line) ? knownThing(home, sizedName(line)) : known;
+}
+
+/** What a new thing of a line is called: by its own name, or with its size where another thing has that name. */
+export const nameApart = (home: Home, line: IntakeLine): string =>
+	knownThing(home, line.name) ? sizedName(line) : line.name;

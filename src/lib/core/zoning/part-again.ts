@@ -1,0 +1,101 @@
+import { searchAssignment, type AssignmentProblem } from '../solvers/assignment';
+import { mostParts, splitEffort, type PartDraft } from './parts';
+
+/** What of a model is looked at here. */
+interface Parted {
+	readonly problem: AssignmentProblem;
+	readonly parts: readonly Pick<PartDraft, 'figures' | 'share' | 'thingIds'>[];
+}
+
+/** A good plan to begin with, and a look at what would come of it with one group parted otherwise. */
+const FIRST = { seed: 1, moves: 60_000, restarts: 2 };
+const LOOK = { seed: 1, moves: 12_000, restarts: 1 };
+/** A group whose places cost so much more than the best ones for it might do better in more of them, m a week. */
+const REGRET = 40;
+/** What parting it has to bring, beyond what it costs to look in one place more, m a week. */
+const GAIN = 30;
+/** Most groups that are tried, and most parts × nooks that are written anew by it: a large house waits no longer for it. */
+const TRIES = 12;
+const MOST_CELLS = 90_000;
+
+interface Look {
+	readonly assignment: Int32Array;
+	/** Effort of a quick plan, with what it costs to look for groups in several places. */
+	readonly effort: number;
+	/** What each group would save in the best places for its parts, were nothing else there; most first. */
+	readonly regrets: readonly { readonly groupId: string; readonly regret: number }[];
+}
+
+function lookAt({ problem, parts }: Parted, start?: Int32Array): Look {
+	const { N } = problem;
+	const { assignment, objective } = searchAssignment(problem, start ? { ...LOOK, start } : FIRST);
+	const regrets = new Map<string, number>();
+	const own = new Map<string, number[]>();
+	parts.forEach(({ figures }, g) => {
+		const row = problem.cost.subarray(g * N, (g + 1) * N);
+		const n = assignment[g]!;
+		const cost = n < 0 ? problem.overflow[g]! : row[n]!;
+		const regret = cost - row.reduce((least, each) => Math.min(least, each), Infinity);
+		regrets.set(figures.groupId, (regrets.get(figures.groupId) ?? 0) + regret);
+		own.set(figures.groupId, [...(own.get(figures.groupId) ?? []), g]);
+	});
+	let effort = objective;
+	for (const of of own.values()) effort += splitEffort(parts[of[0]!]!.figures, of.length);
+	return {
+		effort,
+		assignment,
+		regrets: [...regrets]
+			.map(([groupId, regret]) => ({ groupId, regret }))
+			.filter(({ regret }) => regret > REGRET)
+			.sort((a, b) => b.regret - a.regret || (a.groupId < b.groupId ? -1 : 1))
+	};
+}
+
+/** The places of one model in another: what is parted otherwise there waits for a place. */
+function carried(from: Parted, assignment: Int32Array, to: Parted): Int32Array {
+	const placeOf = new Map(
+		from.parts.map((part, g) => [
+			`${part.figures.groupId}:${part.thingIds?.join() ?? part.share}`,
+			g
+		])
+	);
+	return Int32Array.from(to.parts, ({ figures, thingIds, share }) => {
+		const g = placeOf.get(`${figures.groupId}:${thingIds?.join() ?? share}`);
+		return g === undefined ? -1 : assignment[g]!;
+	});
+}
+
+/**
+ * Parts groups that stand badly as they are into one part more, as long as a quick plan gains by it more than it costs
+ * to look in one place more: dishes that go whole only onto a far shelf stand well in two drawers. Deterministic.
+ * @param modelOf Builds the model again with at least so many parts of some groups.
+ */
+export function partAgain<Model extends Parted>(
+	start: Model,
+	modelOf: (atLeast: ReadonlyMap<string, number>) => Model
+): { model: Model; counts: ReadonlyMap<string, number> } {
+	let model = start;
+	let counts: ReadonlyMap<string, number> = new Map();
+	const { G, N } = start.problem;
+	const tries = G ? Math.min(TRIES, Math.floor(MOST_CELLS / (G * N))) : 0;
+	if (tries < 2) return { model, counts };
+	let look = lookAt(model);
+	const tried = new Set<string>();
+	for (let i = 0; i < tries; i++) {
+		const next = look.regrets.find(({ groupId }) => !tried.has(groupId));
+		if (!next) break;
+		const { groupId } = next;
+		tried.add(groupId);
+		const own = model.parts.filter(({ figures }) => figures.groupId === groupId);
+		const pieces = own.reduce((sum, { figures, share }) => sum + figures.pieces * share, 0);
+		if (own.length >= mostParts({ pieces })) continue;
+		const more = new Map(counts).set(groupId, own.length + 1);
+		const other = modelOf(more);
+		const there = lookAt(other, carried(model, look.assignment, other));
+		if (there.effort >= look.effort - GAIN) continue;
+		[model, counts, look] = [other, more, there];
+		// What was of no use before may be now.
+		tried.clear();
+	}
+	return { model, counts };
+}
