@@ -2,8 +2,9 @@ import type { ContainerKind, Home, Placement, Standing } from '../model';
 import { type NookRoom, roomOf, volumeOf } from '../standing';
 import { clearOf, enters, holdOptions, outerOf, type HoldOption } from './options';
 import { countsOf, fitFingerprint, ownedLeft } from './owned';
-import { packMix, type Left, type Packed } from './pack-mix';
-import { discomfortOf, freeMixes, mixesOf, STYLES, type ArrangementName } from './styles';
+import { packMix, packWhole, type Left, type Packed } from './pack-mix';
+import { discomfortOf, freeMixes, mixesOf, NEW_KIND, STYLES, type ArrangementName } from './styles';
+import { floorOf, upgraded } from './upgrade';
 import { wantsOf, type Want } from './wants';
 
 /** Pieces that did not go in, with the reason. */
@@ -93,6 +94,8 @@ const beats = ({ packed: one }: Tried, other: Tried | null): boolean =>
 	(litresLeft(one) <= litresLeft(other.packed) &&
 		other.packed.hasDailyBehind &&
 		!one.hasDailyBehind);
+const bestOf = (tried: readonly Tried[]) =>
+	tried.reduce<Tried | null>((best, one) => (beats(one, best) ? one : best), null);
 
 const leftOverOf = ({ groupId, good, tooLarge }: Left): LeftOver => ({
 	groupId,
@@ -102,33 +105,71 @@ const leftOverOf = ({ groupId, good, tooLarge }: Left): LeftOver => ({
 	tooLarge
 });
 
+/** What the mixes of one place are packed with. */
+interface Packer {
+	readonly options: readonly (readonly HoldOption[])[];
+	readonly room: NookRoom;
+	readonly sideMm: number;
+	/** Null: not all of it goes in. */
+	readonly whole: (mix: readonly HoldOption[]) => Packed | null;
+	/** As much as goes in. */
+	readonly most: (mix: readonly HoldOption[]) => Packed;
+}
+
+/** The best mix of a style: with holders for all, else for as much as goes in, else what leaves least out. */
+function bestMix(
+	style: (option: HoldOption) => number,
+	{ options, room, sideMm, whole, most }: Packer
+): Tried | null {
+	const isBorne = (mix: readonly HoldOption[]) =>
+		mix.reduce((sum, { massG }) => sum + massG, 0) <= room.loadG;
+	const mixes = mixesOf(options, style, room.loadG).slice(0, MIXES_PACKED);
+	const floorMm2 = room.widthMm * room.depthMm;
+	const free = freeMixes(options).filter(isBorne);
+	const tried = (mix: readonly HoldOption[]): Tried[] => {
+		const packed = whole(mix);
+		return packed ? [{ mix, packed }] : [];
+	};
+	let inVain = 0;
+	let found: Tried | null = null;
+	for (const mix of mixes) {
+		if (inVain >= PATIENCE || (found && !found.packed.hasDailyBehind)) break;
+		if (mix.reduce((sum, option) => sum + floorOf(option, sideMm), 0) > floorMm2) continue;
+		found = bestOf([...(found ? [found] : []), ...tried(mix)]);
+		inVain++;
+	}
+	const bare = bestOf(free.flatMap(tried));
+	if (bare && (!found || beats(bare, found))) {
+		// From there on as many holders as go in.
+		const held = upgraded(bare.mix, bare.packed, {
+			options,
+			style,
+			perKind: NEW_KIND,
+			pack: (mix) => (isBorne(mix) ? whole(mix) : null),
+			isAsGood: (one, other) =>
+				litresLeft(one) <= litresLeft(other) && (other.hasDailyBehind || !one.hasDailyBehind),
+			floorMm2,
+			sideMm
+		});
+		found = bestOf([...(found ? [found] : []), held]);
+	}
+	// It does not all go in: what leaves least out.
+	return (
+		found ??
+		bestOf([...mixes.slice(0, PATIENCE), ...free].map((mix) => ({ mix, packed: most(mix) })))
+	);
+}
+
 function arrange(
 	name: ArrangementName,
-	options: readonly (readonly HoldOption[])[],
-	room: NookRoom,
-	pack: (mix: readonly HoldOption[]) => Packed,
+	packer: Packer,
 	left: ReadonlyMap<string, number>,
 	kinds: Readonly<Record<string, ContainerKind>>
 ): Arrangement | null {
-	const tried = (mix: readonly HoldOption[]): Tried => ({ mix, packed: pack(mix) });
-	let found: Tried | null = null;
-	let inVain = 0;
-	for (const mix of mixesOf(options, STYLES[name], room.loadG).slice(0, MIXES_PACKED)) {
-		const one = tried(mix);
-		const isBetter = beats(one, found);
-		if (isBetter) found = one;
-		inVain = isBetter ? 0 : inVain + 1;
-		if ((!one.packed.left.length && !one.packed.hasDailyBehind) || inVain >= PATIENCE) break;
-	}
-	// Where containers leave something over, all of it may go in without any; the other styles keep theirs.
-	if (!found || (name === 'house-first' && litresLeft(found.packed) > 0))
-		for (const mix of freeMixes(options)) {
-			if (mix.reduce((sum, { massG }) => sum + massG, 0) > room.loadG) continue;
-			const one = tried(mix);
-			if (beats(one, found)) found = one;
-		}
+	const found = bestMix(STYLES[name], packer);
 	if (!found) return null;
-	const { packed: best, mix: bestMix } = found;
+	const { room } = packer;
+	const { packed: best, mix } = found;
 	const counts = countsOf(best.placements);
 	const toBuy = [...counts]
 		.map(([kindId, count]) => ({ kindId, count: count - (left.get(kindId) ?? 0) }))
@@ -145,7 +186,7 @@ function arrange(
 		massG: best.massG,
 		hasDailyBehind: best.hasDailyBehind,
 		discomfort:
-			bestMix.reduce((sum, option) => sum + discomfortOf(option), 0) +
+			mix.reduce((sum, option) => sum + discomfortOf(option), 0) +
 			(best.hasDailyBehind ? DAILY_BEHIND : 0)
 	};
 }
@@ -194,17 +235,25 @@ export function fitNook(home: Home, nookId: string, options: FitOptions = {}): F
 	const kinds = options.kinds ?? Object.values(home.containerKinds);
 	const left = options.owned ?? ownedLeft(home, nookId);
 	const ways = wants.map((want) => holdOptions(want, kinds, packing, play, left));
-	const known = new Map<string, Packed>();
 	const numbers = new Map(ways.flat().map((way, i) => [way, i]));
-	const pack = (mix: readonly HoldOption[]): Packed => {
-		const key = mix.map((way) => numbers.get(way)).join();
-		let packed = known.get(key);
-		if (!packed) known.set(key, (packed = packMix(mix, packing)));
-		return packed;
+	const remembered = <Answer>(pack: (mix: readonly HoldOption[]) => Answer) => {
+		const known = new Map<string, Answer>();
+		return (mix: readonly HoldOption[]): Answer => {
+			const key = mix.map((way) => numbers.get(way)).join();
+			if (!known.has(key)) known.set(key, pack(mix));
+			return known.get(key)!;
+		};
+	};
+	const packer: Packer = {
+		options: ways,
+		room,
+		sideMm: play.sideMm,
+		whole: remembered((mix) => packWhole(mix, packing)),
+		most: remembered((mix) => packMix(mix, packing))
 	};
 	const arrangements: Arrangement[] = [];
 	for (const name of Object.keys(STYLES) as ArrangementName[]) {
-		const made = arrange(name, ways, room, pack, left, home.containerKinds);
+		const made = arrange(name, packer, left, home.containerKinds);
 		const same = (other: Arrangement) =>
 			JSON.stringify(other.placements) === JSON.stringify(made?.placements);
 		if (made && !arrangements.some(same)) arrangements.push(made);

@@ -25,7 +25,7 @@ export interface FloorOptions {
 	/** Whether what stands behind can be reached (a drawer is seen from above). */
 	readonly seenFromAbove: boolean;
 }
-export const DEFAULT_FLOOR: FloorOptions = { tries: 400, seenFromAbove: false };
+export const DEFAULT_FLOOR: FloorOptions = { tries: 150, seenFromAbove: false };
 
 /** Whether `a` stands before `b` when seen from the front. */
 export const standsBefore = (a: Rect, b: Rect): boolean =>

@@ -38,13 +38,26 @@ export interface Packed {
 const heldOf = (goods: readonly Good[]): Held[] =>
 	goods.map(({ thing, pieces }) => ({ thingId: thing.id, pieces }));
 
-/** Where the blocks of a mix stand: all with what is daily in front, else all anyhow, else what goes in. */
-function placesOf(
-	floor: Rect,
-	blocks: readonly Block[],
-	packing: Packing
-): { places: readonly (FloorPlace | null)[]; isFrontKept: boolean } {
-	const { boxes, room, seenFromAbove } = packing;
+/** A floor with what is to stand on it. */
+interface Laid {
+	readonly floor: Rect;
+	readonly blocks: readonly Block[];
+	readonly items: readonly FloorItem[];
+}
+interface Places {
+	readonly places: readonly (FloorPlace | null)[];
+	readonly isFrontKept: boolean;
+}
+const anyhow = (items: readonly FloorItem[]) => items.map((item) => ({ ...item, front: false }));
+
+function laidOut(mix: readonly HoldOption[], packing: Packing): Laid {
+	const { boxes, room, frontMm, sideMm } = packing;
+	// Play at the front is 10 mm, of which a container brings its own side play.
+	const front = Math.max(0, frontMm - sideMm);
+	const floor: Rect = { x: 0, y: front, w: room.widthMm, d: room.depthMm - front };
+	const blocks = mix
+		.flatMap((option) => blocksOf(option, sideMm))
+		.sort((a, b) => Number(b.front) - Number(a.front) || b.w * b.d - a.w * a.d);
 	const items = blocks.map((block): FloorItem => ({
 		w: block.w,
 		d: block.d,
@@ -52,14 +65,22 @@ function placesOf(
 		front: block.front,
 		blocked: blockedAt(boxes, block.heightMm + (block.kind ? room.aboveMm : 0))
 	}));
+	return { floor, blocks, items };
+}
+
+/** Where all of it stands: with what is daily in front, else anyhow; null: it does not all go in. */
+function allPlaces({ floor, items }: Laid, seenFromAbove: boolean): Places | null {
 	const options = { ...DEFAULT_FLOOR, seenFromAbove };
 	const strict = packFloor(floor, items, options);
 	if (strict) return { places: strict, isFrontKept: true };
-	const anyhow = items.map((item) => ({ ...item, front: false }));
-	const relaxed = seenFromAbove ? null : packFloor(floor, anyhow, options);
-	if (relaxed) return { places: relaxed, isFrontKept: false };
-	const simple = packWhatFits(floor, anyhow, options);
-	const dense = packDensely(floor, anyhow);
+	const relaxed = seenFromAbove ? null : packFloor(floor, anyhow(items), options);
+	return relaxed && { places: relaxed, isFrontKept: false };
+}
+
+/** Where stands what goes in. */
+function somePlaces({ floor, items }: Laid, seenFromAbove: boolean): Places {
+	const simple = packWhatFits(floor, anyhow(items), { ...DEFAULT_FLOOR, seenFromAbove });
+	const dense = packDensely(floor, anyhow(items));
 	const places = coveredBy(items, dense) > coveredBy(items, simple) ? dense : simple;
 	return { places, isFrontKept: seenFromAbove };
 }
@@ -104,12 +125,30 @@ function merged(left: readonly Left[]): Left[] {
 	return [...byThing.values()].sort((a, b) => b.good.volumeMl - a.good.volumeMl);
 }
 
+/**
+ * Packs a mix of ways to hold the wants so that all of it that is not too large stands; null: it does not go, or was not
+ * found to go within the budget.
+ */
+export function packWhole(mix: readonly HoldOption[], packing: Packing): Packed | null {
+	const laid = laidOut(mix, packing);
+	const places = allPlaces(laid, packing.seenFromAbove);
+	return places && readPlaces(mix, packing, laid, places);
+}
+
 /** Packs a mix of ways to hold the wants; what finds no place is left, piece by piece. */
 export function packMix(mix: readonly HoldOption[], packing: Packing): Packed {
-	const { room, frontMm, sideMm } = packing;
-	// Play at the front is 10 mm, of which a container brings its own side play.
-	const front = Math.max(0, frontMm - sideMm);
-	const floor: Rect = { x: 0, y: front, w: room.widthMm, d: room.depthMm - front };
+	const whole = packWhole(mix, packing);
+	if (whole) return whole;
+	const laid = laidOut(mix, packing);
+	return readPlaces(mix, packing, laid, somePlaces(laid, packing.seenFromAbove));
+}
+
+function readPlaces(
+	mix: readonly HoldOption[],
+	{ sideMm }: Packing,
+	{ blocks }: Laid,
+	{ places, isFrontKept }: Places
+): Packed {
 	const left: Left[] = mix.flatMap(({ want, tooLarge }) =>
 		tooLarge.map(({ good, side, shortMm }) => ({
 			groupId: want.groupId,
@@ -117,10 +156,6 @@ export function packMix(mix: readonly HoldOption[], packing: Packing): Packed {
 			tooLarge: { side, shortMm }
 		}))
 	);
-	const blocks = mix
-		.flatMap((option) => blocksOf(option, sideMm))
-		.sort((a, b) => Number(b.front) - Number(a.front) || b.w * b.d - a.w * a.d);
-	const { places, isFrontKept } = placesOf(floor, blocks, packing);
 	const placements: Placement[] = [];
 	const standing: Standing[] = [];
 	let usedMm2 = 0;

@@ -10,7 +10,7 @@ export const STYLES: Readonly<Record<ArrangementName, (option: HoldOption) => nu
 	// Money first: what the house has, then what is cheap; standing loose is a small cost.
 	'house-first': (option) =>
 		option.costMinor +
-		looseCost(option) * 200 +
+		looseCost(option) +
 		option.containers.length * 5 +
 		rankOf(option) * 20 +
 		option.hidden * 50 +
@@ -18,7 +18,7 @@ export const STYLES: Readonly<Record<ArrangementName, (option: HoldOption) => nu
 	// Few containers, little loose, each in the holder made for it.
 	calm: (option) =>
 		option.costMinor * 0.3 +
-		looseCost(option) * 1500 +
+		looseCost(option) * 3 +
 		option.containers.length * 40 +
 		rankOf(option) * 120 +
 		option.hidden * 150 +
@@ -27,14 +27,14 @@ export const STYLES: Readonly<Record<ArrangementName, (option: HoldOption) => nu
 	roomy: (option) =>
 		option.costMinor * 0.3 +
 		floorOf(option) / 100 +
-		looseCost(option) * 500 +
+		looseCost(option) * 2 +
 		rankOf(option) * 40 +
 		option.hidden * 40
 };
 
 /** What a way to hold a want lacks, whatever it costs. */
 export const discomfortOf = (option: HoldOption): number =>
-	looseCost(option) * 400 +
+	looseCost(option) * 1.5 +
 	option.containers.length * 10 +
 	rankOf(option) * 40 +
 	option.hidden * 60 +
@@ -42,23 +42,28 @@ export const discomfortOf = (option: HoldOption): number =>
 
 /** Kinds of thing that a shelf holds as well as any bin: nothing falls over, and nothing is small. */
 const STANDS_WELL_ML = 900;
+/**
+ * What one gives for a holder of a thing that would stand free, minor units: for the thing, and for each piece more of it,
+ * which stands in a row behind the first.
+ */
+const WORTH_HOLDING = { small: { thing: 90, more: 20 }, large: { thing: 40, more: 10 } } as const;
+/** From so many pieces of one thing on, one more changes nothing. */
+const MANY = 10;
+/** Loose in a drawer it is a jumble after the first week. */
+const JUMBLE = 3;
+/** Raw meat or fish without a tray drips on what is below. */
+const DRIPS = 2400;
 
-/** How much worse it is that what wants a tray lies loose. */
-const JUMBLE = 6;
-
-/** How much worse it is that raw meat or fish stands without a tray: it drips on what is below. */
-const DRIPS = 12;
-
-/** Share of a want that stands free though it should not: small things fall into a heap. */
-function looseCost(option: HoldOption): number {
-	if (option.want.roles.length === 0) return 0;
-	const all = Math.max(1, volumeOf(option.want.goods));
-	const raw = option.loose.filter(({ thing }) => isRaw(thing));
-	if (raw.length) return (volumeOf(raw) * DRIPS) / all;
-	const small = option.loose.filter(({ volumeMl, pieces }) => volumeMl / pieces < STANDS_WELL_ML);
-	// Loose in a drawer it is a jumble after the first week.
-	const jumble = option.want.roles.includes('divider') ? JUMBLE : 1;
-	return ((volumeOf(small) + 0.25 * (volumeOf(option.loose) - volumeOf(small))) * jumble) / all;
+/** What it is worth that what stands free did not: small things fall into a heap; minor units. */
+function looseCost({ loose, want }: HoldOption): number {
+	if (want.roles.length === 0) return 0;
+	const raw = loose.filter(({ thing }) => isRaw(thing));
+	if (raw.length) return (volumeOf(raw) * DRIPS) / Math.max(1, volumeOf(want.goods));
+	const jumble = want.roles.includes('divider') ? JUMBLE : 1;
+	return loose.reduce((sum, { pieces, volumeMl }) => {
+		const worth = WORTH_HOLDING[volumeMl / pieces < STANDS_WELL_ML ? 'small' : 'large'];
+		return sum + jumble * (worth.thing + worth.more * (Math.min(pieces, MANY) - 1));
+	}, 0);
 }
 
 /** How far down the list of what suits the goods this kind of container stands, 0 for the first. */
@@ -96,7 +101,7 @@ const WAYS_PER_WANT = 10;
 const MIXES = 40;
 
 /** Effort of one more kind of container in a nook: the fewest different kinds look calm. */
-const NEW_KIND = 60;
+export const NEW_KIND = 60;
 
 /** Everything without a container: in rows that things share, and in rows of one thing each. */
 export function freeMixes(options: readonly (readonly HoldOption[])[]): HoldOption[][] {
