@@ -26,6 +26,15 @@ describe('the front that goods take', () => {
 		expect(frontTaken([tins], SHELF)).toEqual({ frontMm: 75, deepMm: 75 });
 		expect(frontTaken([tins], { ...SHELF, heightMm: 120 }).frontMm).toBe(150);
 	});
+	it('piles packs by two and tins by three where nothing holds them, frozen ones as high as they go', () => {
+		const piles = (category: string) => {
+			const flat = good([100, 100, 40], 6, category);
+			return Math.max(
+				...standFree([flat], SHELF).lanes.map(({ heightMm }) => Math.round(heightMm / 40))
+			);
+		};
+		expect(['food.baking', 'food.cans-fish', 'food.frozen-veg'].map(piles)).toEqual([2, 3, 6]);
+	});
 	it('piles nothing on what is held otherwise: a casserole on trays that stand upright', () => {
 		const shelf = { widthMm: 900, depthMm: 530, heightMm: 330, passWidthMm: 900 };
 		const trays = good([400, 300, 25], 2, 'kitchen.bakeware');

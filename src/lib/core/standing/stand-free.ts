@@ -23,6 +23,14 @@ export interface TooLarge {
 export const DAILY = 7;
 /** Goods that stand free are piled up to this height, mm. */
 export const STAND_HIGH_MM = 300;
+/** Packs of food stand so many on each other where nothing holds them: more, and the lowest is not taken out. */
+const FOOD_PILE = { tins: 3, other: 2 } as const;
+/** Frozen packs lie in piles as high as the drawer: the cold holds them. */
+const LIES_PILED = /^food\.(?:frozen|ices)/;
+const mostFree = (category: string): number =>
+	!category.startsWith('food.') || LIES_PILED.test(category)
+		? Infinity
+		: FOOD_PILE[category.startsWith('food.cans') ? 'tins' : 'other'];
 /** A row is ended at this share of the depth, so that the next thing begins a row of its own. */
 const LONG_ROW = 0.9;
 /** What is piled in a row of other things is nearly as wide as it. */
@@ -61,7 +69,8 @@ function bestColumn(
 	for (const way of waysDown(thing)) {
 		const { narrowMm, longMm, upMm } = way;
 		if (upMm > heightMm || narrowMm > passWidthMm) continue;
-		const pile = pileOf(way, Math.max(upMm, Math.min(heightMm, STAND_HIGH_MM)), thing);
+		const highMm = Math.max(upMm, Math.min(heightMm, STAND_HIGH_MM));
+		const pile = Math.min(pileOf(way, highMm, thing), mostFree(thing.category));
 		const floor = (narrowMm * longMm) / pile;
 		// Laid down or on edge only where that saves much.
 		if (best && floor >= least * (best.upMm === upMm ? 1 : WORTH_LAYING) - 1e-9) continue;
