@@ -43,7 +43,8 @@ const SIZE_SLIP = /(?<![\p{L}\d])\d+(?:[.,]\d+)*(?:kg|g|ml|cl|l|oz|lb)[a-z]{0,2}
 const toNumber = (text: string) => Number(text.replace(',', '.'));
 
 /** Measures that are also things: `6 cups`, `4 cups and saucers`. */
-const ALSO_THINGS = /^\s*\d+\s*cups?(?:\s*$|\s+(?:and|&|with)\s)/i;
+const ALSO_THINGS =
+	/^\s*\d+\s*(?:cups?(?:\s*$|\s+(?:and|&|with)\s)|(?:pints?|half[ -]pints?)\s+(?:glass|glasses|mugs?|jugs?|tankards?)\b)/i;
 /** Whether what looks like a size is one of something else. */
 const isOfSomething = (rest: Rest): boolean => !ALSO_THINGS.test(rest.text);
 

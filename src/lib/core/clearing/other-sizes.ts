@@ -1,4 +1,5 @@
-import { formatQuantity, type Home, type Thing } from '../model';
+import { densityOf } from '../kinds';
+import { formatQuantity, pieceVolumeMl, type Home, type Quantity, type Thing } from '../model';
 import type { IntakeLine } from './parse-intake';
 import { traitsOf } from './traits';
 
@@ -9,17 +10,10 @@ const LONG = 2;
 /** Sides of a bag or a sack against the side of a cube of its volume. */
 const SACK = { widthMm: 1.05, depthMm: 0.8, heightMm: 1.19 } as const;
 
-/**
- * Sides of a pack by its weight, mm: a kilogram of onions is no one onion, a sack of pet food no tin. About as usual: the
- * usual ones.
- * @example sizedFor({ piece: oneOnion, massG: 150 }, 1000) // each side 1.9 times as long
- */
-export function sizedFor(
-	{ piece, massG: usualG }: Pick<Thing, 'piece' | 'massG'>,
-	massG: number
-): Thing['piece'] {
-	const times = massG / usualG;
-	if (!(times > 0) || (times < OTHER_SIZE && times > 1 / OTHER_SIZE)) return piece;
+type Usual = Pick<Thing, 'piece' | 'massG'>;
+
+/** Sides of something so many times as large. */
+function scaled({ piece }: Usual, times: number): Thing['piece'] {
 	const { widthMm, depthMm, heightMm } = piece;
 	const isLong = Math.max(widthMm, depthMm, heightMm) > LONG * Math.min(widthMm, depthMm, heightMm);
 	const [of, by] =
@@ -28,6 +22,36 @@ export function sizedFor(
 			: [piece, Math.cbrt(times)];
 	const mm = (side: number) => Math.max(1, Math.round(side * by));
 	return { widthMm: mm(of.widthMm), depthMm: mm(of.depthMm), heightMm: mm(of.heightMm) };
+}
+
+/** A pack is so much larger than what is in it. */
+const PACK_OVER = 1.15;
+/** Dry goods, whose room goes by their density. */
+const POURS = /^food\.(?:grains|pulses|baking|breakfast|pet|hot-drinks)$/;
+/** Millilitres that a pack of a size takes, where more is known than its weight; null: nothing is. */
+function roomOf(
+	{ name, category }: Pick<Thing, 'name' | 'category'>,
+	size: Quantity
+): number | null {
+	if (size.unit === 'ml') return size.value * PACK_OVER;
+	const density = POURS.test(category) ? densityOf(name) : undefined;
+	return density ? (size.value / density) * PACK_OVER : null;
+}
+
+/**
+ * Sides of a pack of a size, mm: a kilogram of onions is no one onion, a sack of pet food no tin. Litres and the density of
+ * dry goods say how large it is, else its weight beside what is usual. About as usual: the usual sides.
+ * @example sizedFor({ name: 'onions', category: 'food.onions', piece: oneOnion, massG: 150 }, oneKilogram) // each side 1.9 times as long
+ */
+export function sizedFor(
+	usual: Pick<Thing, 'name' | 'category' | 'piece' | 'massG'>,
+	size: Quantity | null
+): Thing['piece'] {
+	const byWeight = size ? size.value / usual.massG : 1;
+	if (!size || !(byWeight > 0) || (byWeight < OTHER_SIZE && byWeight > 1 / OTHER_SIZE))
+		return usual.piece;
+	const roomMl = roomOf(usual, size);
+	return scaled(usual, roomMl === null ? byWeight : roomMl / pieceVolumeMl(usual));
 }
 
 export const sameName = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();

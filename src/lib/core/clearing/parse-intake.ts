@@ -4,6 +4,7 @@ import { MAX_COUNT, takeCount, takeSize, type ReadCount } from './intake-counts'
 import { takeDates, type DateKind, type DateProblem, type ReadDate } from './intake-dates';
 import { Rest, type Reading } from './intake-rest';
 import { COUNT_WORDS, SAYS_NOTHING, STATE_WORDS } from './intake-words';
+import { usualCount } from './pack-counts';
 import type { DateOrder } from './parse-date';
 
 export interface IntakeLine {
@@ -114,6 +115,11 @@ function takeCountWord(rest: Rest, { typed: isCounted, value }: ReadCount): stri
 	if (!isOf && !(isCounted && isPlural)) {
 		const whole = kindOf(words.join(' '));
 		const area = whole.category?.split('.')[0];
+		// A box of dishwasher tablets: what it holds has a name, and the whole has none.
+		if (isKnownName(words.slice(1).join(' ')) && !isKnownName(words.join(' '))) {
+			rest.take(/\S+/, 'word');
+			return word!;
+		}
 		if (whole.sure && area !== 'food') return '';
 		if (isCounted && !isPlural && value > 1) return '';
 	}
@@ -223,7 +229,7 @@ export function parseIntake(text: string, context: IntakeContext): IntakeResult 
 	const kind = kindFor(isFrozen ? `frozen ${name}` : name, countWord, context.readings);
 	return {
 		line: {
-			count: counted.value,
+			count: counted.typed || size || countWord ? counted.value : (usualCount(name) ?? 1),
 			countWord,
 			name,
 			size,

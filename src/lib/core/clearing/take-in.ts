@@ -12,9 +12,11 @@ import {
 } from '../model';
 import { usualUse } from '../kinds';
 import { frozenName, frozenNeeds } from '../rotation';
+import { climateOf } from '../survey';
 import { tellKind } from './correct';
 import { knownThing, meantBy, nameApart, sameName, sizedFor } from './other-sizes';
-import type { IntakeLine } from './parse-intake';
+import { inStock } from './pack-counts';
+import { kindFor, type IntakeLine } from './parse-intake';
 import { traitsOf } from './traits';
 
 export interface TakeIn {
@@ -47,6 +49,46 @@ function frozenLine(home: Home, line: IntakeLine): IntakeLine {
 	return needs.includes('frozen') ? line : { ...line, name: frozenName(line.name) };
 }
 
+const climateAt = (home: Home, nookId: NookId | null) => {
+	const nook = nookId ? home.nooks[nookId] : undefined;
+	return nook ? climateOf(nook) : null;
+};
+const liesFrozen = (home: Home, nookId: NookId | null) => climateAt(home, nookId) === 'frozen';
+/** Food is kept as it was found; spirits in a freezer do not freeze, and an ice pack is no food. */
+const isKeptCold = ({ category, thawedOn, states }: IntakeLine): boolean =>
+	!!category?.startsWith('food.') &&
+	category !== 'food.alcohol' &&
+	thawedOn === null &&
+	!states.includes('thawed');
+const isDrunkCold = (home: Home, { category }: IntakeLine, nookId: NookId | null): boolean =>
+	climateAt(home, nookId) === 'chilled' &&
+	(category === 'food.drinks' || category === 'food.alcohol');
+
+/** What stands in the fridge is open, or is wanted cold. */
+const IN_THE_FRIDGE: Readonly<Record<string, string>> = {
+	'food.sauces': 'food.fridge-jars',
+	'food.spreads': 'food.fridge-jars'
+};
+const PLAIN_KNIVES = /^(?:knife|knives)$/i;
+const liesWithForks = (home: Home, nookId: NookId | null): boolean =>
+	nookId !== null &&
+	Object.values(home.lots).some(
+		(lot) => lot.nookId === nookId && home.things[lot.thingId]?.category === 'kitchen.cutlery'
+	);
+
+/** A line with what its place says of it: dumplings in the freezer are frozen, knives beside forks are cutlery. */
+function asFound(home: Home, line: IntakeLine, nookId: NookId | null): IntakeLine {
+	const { name, category, countWord } = line;
+	if (category === 'kitchen.knives' && PLAIN_KNIVES.test(name) && liesWithForks(home, nookId))
+		return { ...line, category: 'kitchen.cutlery' };
+	const climate = climateAt(home, nookId);
+	if (climate === 'chilled' && category && IN_THE_FRIDGE[category])
+		return { ...line, category: IN_THE_FRIDGE[category]! };
+	if (climate !== 'frozen' || !isKeptCold(line)) return line;
+	const frozen = kindFor(`frozen ${name}`, countWord);
+	return frozen.sure && frozen.category ? { ...line, category: frozen.category } : line;
+}
+
 function newThing(line: IntakeLine, id: string, name: string): Thing {
 	const traits = traitsOf(line.name, line.countWord, line.category);
 	const massG = line.size ? line.size.value : traits.massG;
@@ -54,7 +96,7 @@ function newThing(line: IntakeLine, id: string, name: string): Thing {
 		id: ThingId.parse(id),
 		name: name.slice(0, 200),
 		...traits,
-		piece: sizedFor(traits, massG),
+		piece: sizedFor({ name: line.name, ...traits }, line.size),
 		// A millilitre of most goods weighs about a gram.
 		massG,
 		use: { class: usualUse(line.name, traits.category), countedPerWeek: null },
@@ -75,11 +117,14 @@ export function takeIn({
 	told = false
 }: TakeIn): Edit {
 	return (draft) => {
-		const isFrozen = isFrozenLine(typed);
-		const line = isFrozen ? frozenLine(draft as Home, typed) : typed;
-		const thing =
-			meantBy(draft as Home, line) ?? newThing(line, thingId, nameApart(draft as Home, line));
+		const home = draft as Home;
+		const here = told ? typed : asFound(home, typed, nookId);
+		const isFrozen = isFrozenLine(here) || (liesFrozen(home, nookId) && isKeptCold(here));
+		const line = isFrozen ? frozenLine(home, here) : here;
+		const thing = meantBy(home, line) ?? newThing(line, thingId, nameApart(home, line));
 		if (isFrozen && !draft.things[thing.id]) thing.needs = frozenNeeds(thing.needs);
+		else if (!draft.things[thing.id] && isDrunkCold(home, line, nookId))
+			thing.needs = [...new Set([...thing.needs, 'chilled' as const])];
 		draft.things[thing.id] ??= thing;
 		if (told && line.category) tellKind(thing.id, line.category)(draft);
 		const booked = draft.things[thing.id]!;
@@ -92,7 +137,7 @@ export function takeIn({
 			id: LotId.parse(lotId),
 			thingId: thing.id,
 			nookId,
-			count: line.count,
+			count: inStock(line),
 			unit: 'pack',
 			dates: {
 				printed: line.printed,

@@ -1,21 +1,7 @@
-import { z } from 'zod';
-import rows from '../../../../data/densities.json';
-import { pieceVolumeMl, wordStems, type ContainerKind, type Thing } from '../model';
+import { densityOf } from '../kinds';
+import { pieceVolumeMl, type ContainerKind, type Thing } from '../model';
 import { type Good, piecesOf } from '../standing';
 import type { Fill, FillOptions } from './contents';
-
-const DensityRow = z.strictObject({
-	/** Words that all stand in the name. */
-	words: z.array(z.string()).min(1),
-	gPerMl: z.number().positive(),
-	source: z.string()
-});
-/** Bulk densities, the most particular names first. */
-export const DENSITIES = z
-	.array(DensityRow)
-	.parse(rows)
-	.map((row) => ({ ...row, stems: row.words.flatMap((word) => wordStems(word)) }))
-	.sort((a, b) => b.stems.length - a.stems.length);
 
 /** Share of a pack that its contents fill when nothing is known of their density. */
 const PACK_FULL = 0.75;
@@ -27,10 +13,7 @@ const PACK_FULL = 0.75;
 export function contentsMl(
 	thing: Pick<Thing, 'name' | 'massG' | 'piece' | 'densityGPerMl'>
 ): number {
-	const stems = new Set(wordStems(thing.name));
-	const density =
-		thing.densityGPerMl ??
-		DENSITIES.find((row) => row.stems.every((stem) => stems.has(stem)))?.gPerMl;
+	const density = thing.densityGPerMl ?? densityOf(thing.name);
 	return density && thing.massG ? thing.massG / density : pieceVolumeMl(thing) * PACK_FULL;
 }
 

@@ -73,6 +73,8 @@ export interface FitOptions {
 	readonly kinds?: readonly ContainerKind[];
 }
 
+/** Positions tried for goods that nothing holds. */
+const FREE_TRIES = 1000;
 /** Mixes that are really packed for a style before the best of them is taken. */
 const MIXES_PACKED = 16;
 /** So many in a row that are no better end it. */
@@ -112,6 +114,8 @@ interface Packer {
 	readonly sideMm: number;
 	/** Null: not all of it goes in. */
 	readonly whole: (mix: readonly HoldOption[]) => Packed | null;
+	/** The same for what nothing holds, which is looked at longer: nothing takes less room. */
+	readonly wholeFree: (mix: readonly HoldOption[]) => Packed | null;
 	/** As much as goes in. */
 	readonly most: (mix: readonly HoldOption[]) => Packed;
 }
@@ -119,7 +123,7 @@ interface Packer {
 /** The best mix of a style: with holders for all, else for as much as goes in, else what leaves least out. */
 function bestMix(
 	style: (option: HoldOption) => number,
-	{ options, room, sideMm, whole, most }: Packer
+	{ options, room, sideMm, whole, wholeFree, most }: Packer
 ): Tried | null {
 	const isBorne = (mix: readonly HoldOption[]) =>
 		mix.reduce((sum, { massG }) => sum + massG, 0) <= room.loadG;
@@ -138,7 +142,12 @@ function bestMix(
 		found = bestOf([...(found ? [found] : []), ...tried(mix)]);
 		inVain++;
 	}
-	const bare = bestOf(free.flatMap(tried));
+	const bare = bestOf(
+		free.flatMap((mix): Tried[] => {
+			const packed = wholeFree(mix);
+			return packed ? [{ mix, packed }] : [];
+		})
+	);
 	if (bare && (!found || beats(bare, found))) {
 		// From there on as many holders as go in.
 		const held = upgraded(bare.mix, bare.packed, {
@@ -249,6 +258,7 @@ export function fitNook(home: Home, nookId: string, options: FitOptions = {}): F
 		room,
 		sideMm: play.sideMm,
 		whole: remembered((mix) => packWhole(mix, packing)),
+		wholeFree: remembered((mix) => packWhole(mix, packing, FREE_TRIES)),
 		most: remembered((mix) => packMix(mix, packing))
 	};
 	const arrangements: Arrangement[] = [];

@@ -11,7 +11,7 @@ export { wantsOf, type Want } from './wants';
 export { roomOf, type Good, type NookRoom, type Packing } from '../standing';
 export { holdOptions, outerOf, type HoldOption } from './options';
 export { fillContainers, type Fill, type Filled, type FillOptions } from './contents';
-export { contentsMl, DENSITIES, jarMl } from './decant';
+export { contentsMl, jarMl } from './decant';
 export { fitNook, type Arrangement, type FitResult, type LeftOver, type TooBig } from './fit';
 export { fitTogether, type HomeFit } from './fit-home';
 export { buyFirst, type BuyFirst } from './buy-first';

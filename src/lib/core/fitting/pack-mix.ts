@@ -69,8 +69,8 @@ function laidOut(mix: readonly HoldOption[], packing: Packing): Laid {
 }
 
 /** Where all of it stands: with what is daily in front, else anyhow; null: it does not all go in. */
-function allPlaces({ floor, items }: Laid, seenFromAbove: boolean): Places | null {
-	const options = { ...DEFAULT_FLOOR, seenFromAbove };
+function allPlaces({ floor, items }: Laid, seenFromAbove: boolean, tries: number): Places | null {
+	const options = { seenFromAbove, tries };
 	const strict = packFloor(floor, items, options);
 	if (strict) return { places: strict, isFrontKept: true };
 	const relaxed = seenFromAbove ? null : packFloor(floor, anyhow(items), options);
@@ -129,9 +129,13 @@ function merged(left: readonly Left[]): Left[] {
  * Packs a mix of ways to hold the wants so that all of it that is not too large stands; null: it does not go, or was not
  * found to go within the budget.
  */
-export function packWhole(mix: readonly HoldOption[], packing: Packing): Packed | null {
+export function packWhole(
+	mix: readonly HoldOption[],
+	packing: Packing,
+	tries = DEFAULT_FLOOR.tries
+): Packed | null {
 	const laid = laidOut(mix, packing);
-	const places = allPlaces(laid, packing.seenFromAbove);
+	const places = allPlaces(laid, packing.seenFromAbove, tries);
 	return places && readPlaces(mix, packing, laid, places);
 }
 

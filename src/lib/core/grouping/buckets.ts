@@ -62,8 +62,8 @@ export interface Bucket {
 /** Under this a group is a sliver, ml and pieces (handbook: a litre, or three things). */
 const SLIVER_ML = 1000;
 const SLIVER_PIECES = 3;
-/** From this share of a group's volume on, a category or a branch has a say in its name. */
-const NAMING_SHARE = 0.2;
+/** From this share of a group's volume on, or of its things, a category or a branch has a say in its name. */
+const NAMING_SHARE = { volume: 0.2, things: 0.25 } as const;
 
 export const coldOf = ({ needs }: Pick<Thing, 'needs'>): Cold =>
 	needs.includes('frozen') ? 'frozen' : needs.includes('chilled') ? 'chilled' : 'room';
@@ -148,18 +148,29 @@ export function kinship(a: Bucket, b: Bucket): number | null {
 function nameOf(bucket: Bucket): string {
 	const kinds = tellingOf(bucket, ({ category }) => category.code);
 	const [first, second, ...more] = tellingOf(bucket, ({ category }) => category.branch);
-	if (!second) return kinds.length < 2 ? bucket.name : BRANCH_NAMES[first!];
+	// Cans of vegetables among which there is fish are cans.
+	const isParticular = bucket.main.category.name.includes(':') && severalOf(bucket);
+	if (!second) return kinds.length < 2 && !isParticular ? bucket.name : BRANCH_NAMES[first!];
 	return (!more.length && PAIR_NAMES.get(`${first} ${second}`)) || bucket.name;
 }
-/** What has a say in the name of a bucket, by its share of the volume. */
+const severalOf = ({ cards }: Bucket) =>
+	new Set(cards.map(({ category }) => category.code)).size > 1;
+/** What has a say in the name of a bucket, by its share of the volume or of the things. */
 function tellingOf<Key extends string>(
 	{ cards, volumeMl }: Bucket,
 	keyOf: (card: Card) => Key
 ): Key[] {
-	const share = new Map<Key, number>();
-	for (const card of cards)
-		share.set(keyOf(card), (share.get(keyOf(card)) ?? 0) + card.volumeMl / (volumeMl || 1));
-	return [...share].filter(([, part]) => part >= NAMING_SHARE).map(([key]) => key);
+	const share = new Map<Key, { volume: number; things: number }>();
+	for (const card of cards) {
+		const { volume, things } = share.get(keyOf(card)) ?? { volume: 0, things: 0 };
+		share.set(keyOf(card), {
+			volume: volume + card.volumeMl / (volumeMl || 1),
+			things: things + 1 / cards.length
+		});
+	}
+	return [...share]
+		.filter(([, part]) => part.volume >= NAMING_SHARE.volume || part.things >= NAMING_SHARE.things)
+		.map(([key]) => key);
 }
 
 /** Puts the smaller of two buckets into the larger, or into the one that is held by hand; says so in its reasons. */

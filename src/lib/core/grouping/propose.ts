@@ -63,6 +63,8 @@ const isFixed = (home: HomePart<'groups'>, { thing }: Card) =>
 const keyOf = ({ category, cold, rule, person, free, pet }: Card) =>
 	[category.code, cold, rule, person, free, pet].join('|');
 
+/** Where what is usually kept in the room was put. */
+const IN_THE_COLD = { chilled: 'in the fridge', frozen: 'in the freezer' } as const;
 /** Sorts the free cards by category, climate, hazard, person, diet and pet. */
 function seed(home: HomePart<'people' | 'pets'>, cards: readonly Card[]): Bucket[] {
 	const byKey = new Map<string, Card[]>();
@@ -71,7 +73,7 @@ function seed(home: HomePart<'people' | 'pets'>, cards: readonly Card[]): Bucket
 	for (const [first] of byKey.values())
 		keysOf.set(first!.category.code, (keysOf.get(first!.category.code) ?? 0) + 1);
 	return [...byKey].map(([key, own]) => {
-		const { category, person, free, pet, rule } = own[0]!;
+		const { category, person, free, pet, rule, cold } = own[0]!;
 		const alone = keysOf.get(category.code) === 1;
 		const why: GroupReason[] = [{ code: 'category', words: [category.name] }];
 		const more: string[] = [];
@@ -83,7 +85,9 @@ function seed(home: HomePart<'people' | 'pets'>, cards: readonly Card[]): Bucket
 		if (person && !alone) because('person', home.people[person]?.name ?? '');
 		if (pet) because('pet', home.pets[pet]?.name ?? '');
 		if (rule) why.push({ code: 'own-rule', words: [rule] });
-		const label = free ? `${category.name}, ${free}-free` : category.name;
+		const isColder = cold !== 'room' && !category.needs.includes(cold);
+		const kind = isColder ? `${category.name} ${IN_THE_COLD[cold]}` : category.name;
+		const label = free ? `${kind}, ${free}-free` : kind;
 		const owner = [person && !alone ? home.people[person]?.name : '', pet && home.pets[pet]?.name]
 			.filter(Boolean)
 			.join(', ');
@@ -164,16 +168,29 @@ function joinSlivers(buckets: Bucket[]): void {
 	}
 }
 
+const COLDS: readonly Cold[] = ['room', 'chilled', 'frozen'];
 /** Groups may be so many times the places: some places take two. */
 const PER_NOOK = 1.2;
 
-/** Joins siblings while there are more groups than places for them, the smallest first; never to more than every other place takes. */
-function joinToFit(buckets: Bucket[], rooms: readonly Room[], limit: number): void {
+/** A group so small stands beside others wherever there is a hand's breadth, ml; it counts as so much of one. */
+const HANDFUL_ML = 1500;
+const HANDFUL = 0.35;
+/** More things than this under one name, and nobody finds one of them. */
+const MOST_THINGS = 18;
+const crowdOf = (buckets: readonly Bucket[]) =>
+	buckets.reduce((sum, { volumeMl }) => sum + (volumeMl < HANDFUL_ML ? HANDFUL : 1), 0);
+
+/** Joins siblings of one climate while there are more groups than places for them, the smallest first; never to more than every other place takes. */
+function joinToFit(buckets: Bucket[], rooms: readonly Room[], cold: Cold): void {
+	const own = rooms.filter((room) => room.cold === cold).length;
+	if (!own) return;
+	const mostMl = medianRoomMl(rooms, cold);
 	const goesIn = (one: Bucket, two: Bucket) =>
-		one.volumeMl + two.volumeMl <= medianRoomMl(rooms, one.main.cold);
-	while (buckets.length > limit) {
-		const found = [...buckets]
-			.filter((bucket) => bucket.groupId === null)
+		one.volumeMl + two.volumeMl <= mostMl && one.cards.length + two.cards.length <= MOST_THINGS;
+	const isHere = ({ main }: Bucket) => main.cold === cold;
+	while (crowdOf(buckets.filter(isHere)) > Math.max(1, PER_NOOK * own)) {
+		const found = buckets
+			.filter((bucket) => isHere(bucket) && bucket.groupId === null)
 			.sort((a, b) => a.volumeMl - b.volumeMl || (a.key < b.key ? -1 : 1))
 			.map((small) => ({ small, kin: nearestKin(buckets, small, goesIn) }))
 			.find(({ kin }) => kin);
@@ -239,9 +256,7 @@ export const proposeGroups = memoOn(
 		);
 		nameApart(buckets);
 		joinSlivers(buckets);
-		const byHand = new Set(fixed.map(({ thing }) => thing.groupId)).size;
-		if (rooms.length)
-			joinToFit(buckets, rooms, Math.max(1, Math.floor(PER_NOOK * rooms.length) - byHand));
+		for (const cold of COLDS) joinToFit(buckets, rooms, cold);
 		nameOnce(buckets);
 		carryOn(home, buckets);
 		// What is only to be bought again keeps its group; it makes no new one of nothing.

@@ -9,7 +9,7 @@ import {
 import { dangersIn } from './dangers';
 import { fromKnown, guess, union, type Guess } from './guess';
 import { headCategory } from './heads';
-import { findExact, findName, keyOf } from './lexicon';
+import { findExact, findName, keyOf, sizeOfEnd } from './lexicon';
 import { readWords, withoutPack } from './read-words';
 import { corrected } from './spelling';
 import { likelyKinds } from './tail';
@@ -65,15 +65,23 @@ function fromParts(stems: readonly string[]): readonly string[] {
 	return found;
 }
 
-const asKind = (found: Guess): Kind => ({
-	category: found.category.code === UNKNOWN_KIND ? null : found.category.code,
-	sure: found.sure,
-	hazards: found.hazards,
-	needs: found.category.needs,
-	choices: found.sure ? [] : found.choices.slice(0, MOST_CHOICES),
-	piece: found.known?.category === found.category ? found.known.piece : found.category.piece,
-	massG: found.known?.category === found.category ? found.known.massG : found.category.massG
-});
+/** Usual size of one: the lexicon's own for the name, else of what the name ends in, else of its kind. */
+function sizeOf({ known, category }: Guess, stems: readonly string[]) {
+	if (known?.category === category && known.piece !== category.piece) return known;
+	return sizeOfEnd(stems, category.code) ?? category;
+}
+const asKind = (found: Guess, stems: readonly string[]): Kind => {
+	const { piece, massG } = sizeOf(found, stems);
+	return {
+		category: found.category.code === UNKNOWN_KIND ? null : found.category.code,
+		sure: found.sure,
+		hazards: found.hazards,
+		needs: found.category.needs,
+		choices: found.sure ? [] : found.choices.slice(0, MOST_CHOICES),
+		piece,
+		massG
+	};
+};
 
 /**
  * Says what kind of thing a name means, and how sure that is. What the home was told comes first; then words of danger,
@@ -86,11 +94,11 @@ const asKind = (found: Guess): Kind => ({
 export function kindOf(name: string, readings: Readings = {}): Kind {
 	const stems = wordStems(withoutFigures(name));
 	const told = readings[keyOf(stems)];
-	if (told) return asKind(guess(categoryOf(told), true));
+	if (told) return asKind(guess(categoryOf(told), true), stems);
 	const exact = findExact(name);
-	if (exact) return asKind(fromKnown(exact, true));
+	if (exact) return asKind(fromKnown(exact, true), stems);
 	const first = stems.length ? read(stems) : null;
-	if (first?.sure) return asKind(first);
+	if (first?.sure) return asKind(first, stems);
 	const spelt = respelt(stems);
 	const second = spelt.some((word, i) => word !== stems[i]) ? read(spelt) : null;
 	if (second && (second.sure || !first)) {
@@ -99,15 +107,15 @@ export function kindOf(name: string, readings: Readings = {}): Kind {
 		const isSure =
 			second.sure && spelt.every((word, i) => word === stems[i] || stems[i]!.length >= SURE_SLIP);
 		const choices = isSure ? [] : union([second.category.code], second.choices);
-		return asKind({ ...second, hazards, sure: isSure, choices });
+		return asKind({ ...second, hazards, sure: isSure, choices }, spelt);
 	}
-	if (first) return asKind(first);
+	if (first) return asKind(first, stems);
 	const choices = union(likelyKinds(stems), fromParts(stems)).slice(0, MOST_CHOICES);
 	const likeliest = categoryOf(choices[0] ?? UNKNOWN_KIND);
-	return asKind({
-		...guess(likeliest, false, choices),
-		hazards: choices.length ? likeliest.hazards : []
-	});
+	return asKind(
+		{ ...guess(likeliest, false, choices), hazards: choices.length ? likeliest.hazards : [] },
+		stems
+	);
 }
 
 /** Kinds to offer first for a name that is to be said, likeliest first. */

@@ -55,9 +55,16 @@ export const namesOf = (row: LexiconRow): string[] =>
 /** One name may be chance; from two on a word is one of other things than food. */
 const NEVER_FROM = 2;
 
+interface Size {
+	readonly piece: Category['piece'];
+	readonly massG: number;
+	readonly code: string;
+}
 interface Index {
 	readonly exact: ReadonlyMap<string, Known>;
 	readonly names: ReadonlyMap<string, Known>;
+	/** Usual sizes of names where their category is too coarse, with the category of each. */
+	readonly sizes: ReadonlyMap<string, Size>;
 	/** How often each word stands in names of food, and in others. */
 	readonly words: ReadonlyMap<string, { food: number; other: number }>;
 }
@@ -96,13 +103,17 @@ function index(): Index {
 			}
 		}
 	}
+	const sizes = new Map<string, Size>();
 	for (const { name, piece, massG } of SIZES) {
 		const key = keyOf(wordStems(name));
 		const [named, typed] = [names.get(key), exact.get(exactKey(name))];
-		if (named) names.set(key, { ...named, piece, massG });
+		if (named) {
+			names.set(key, { ...named, piece, massG });
+			sizes.set(key, { piece, massG, code: named.category.code });
+		}
 		if (typed) exact.set(exactKey(name), { ...typed, piece, massG });
 	}
-	return (made = { exact, names, words });
+	return (made = { exact, names, sizes, words });
 }
 
 /** Gives what the lexicon says of some words together; undefined: it has no such name. */
@@ -111,6 +122,18 @@ export const findName = (stems: readonly string[]): Known | undefined =>
 
 /** Gives what the lexicon says of a whole name as it is typed: `peppers` are no `pepper`. */
 export const findExact = (name: string): Known | undefined => index().exact.get(exactKey(name));
+
+/** Kinds that are named by whom they are for: a towel of the baby is as large as any. */
+const OF_SOMEBODY: ReadonlySet<string> = new Set(['home.baby', 'home.pet-care']);
+/** Usual size of what a longer name ends in, where that is of the same kind: ramen bowls are bowls. */
+export function sizeOfEnd(stems: readonly string[], code: string): Size | undefined {
+	const { sizes } = index();
+	for (let from = 0; from < stems.length; from++) {
+		const size = sizes.get(keyOf(stems.slice(from)));
+		if (size && (size.code === code || OF_SOMEBODY.has(code))) return size;
+	}
+	return undefined;
+}
 
 /** Whether a word stands in any name. */
 export const isWord = (stem: string): boolean => index().words.has(stem);

@@ -104,12 +104,15 @@ function byCondition(stems: readonly string[]): Guess | null {
 	};
 }
 
+const LEFT_OVER = 'leftover';
 /** Reads words that may have an owner before them; the whole name first. */
 export function readWords(stems: readonly string[]): Guess | null {
 	const whole = findName(stems);
 	if (whole) return fromKnown(whole, true);
 	const conditioned = byCondition(stems);
 	if (conditioned) return conditioned;
+	// What was cooked and left over is one kind, whatever it was.
+	if (stems.length > 1 && stems[0] === LEFT_OVER) return guess(categoryOf('food.deli'), true);
 	const owner = stems.length > 1 ? ownerWord(stems[0]!) : undefined;
 	if (owner) {
 		const base = byHead(stems.slice(1));

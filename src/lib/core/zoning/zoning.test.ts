@@ -211,7 +211,16 @@ describe('explaining', () => {
 		const planned = apply(split, adoptPlan(plan));
 		const whole = buildZoneModel(split);
 		const at = layoutOf(whole, plan.assignments);
-		const { groupId, nookId, share } = plan.assignments.find((each) => each.share < 0.9)!;
+		// Parts of one group, the first of which may go where the second stands.
+		const pairs = plan.assignments.flatMap((row) =>
+			plan.assignments.flatMap((other) => {
+				if (row.groupId !== other.groupId || row.nookId === other.nookId) return [];
+				const asked = pricesFor(whole, at, partsAt(whole, at, row.groupId, row.nookId));
+				const isFree = asked.some(({ nookId, hard }) => nookId === other.nookId && !hard);
+				return isFree ? [[row, other] as const] : [];
+			})
+		);
+		const [{ groupId, nookId, share }, second] = pairs[0]!;
 		const parts = partsAt(whole, at, groupId, nookId);
 		expect(parts.reduce((sum, g) => sum + whole.parts[g]!.portion, 0)).toBeCloseTo(share, 6);
 		const prices = pricesFor(whole, at, parts);
@@ -227,9 +236,6 @@ describe('explaining', () => {
 			expect(own.reduce((sum, each) => sum + each.share, 0)).toBeCloseTo(1, 6);
 		}
 		// Moved onto another of its parts it joins that: then they are told, and go, together.
-		const second = plan.assignments.find(
-			(each) => each.groupId === groupId && each.nookId !== nookId
-		)!;
 		const joined = apply(planned, movePart(groupId, nookId, second.nookId)).zonePlans['p']!;
 		const then = layoutOf(whole, joined.assignments);
 		const reason = explainParts(whole, then, partsAt(whole, then, groupId, second.nookId))!;

@@ -80,6 +80,8 @@ export function dragging<Held>(options: Dragging<Held>): Attachment<HTMLElement>
 		const key = (event: KeyboardEvent) => event.key === 'Escape' && cancel();
 		// Once a finger holds something, the page stays where it is.
 		const still = (event: TouchEvent) => isDragging && event.preventDefault();
+		// Nor are the words that it passes selected.
+		const noText = (event: Event) => pressed && event.preventDefault();
 		const menu = (event: Event) => pressed && event.preventDefault();
 		root.addEventListener('pointerdown', down);
 		root.addEventListener('pointermove', move);
@@ -87,6 +89,7 @@ export function dragging<Held>(options: Dragging<Held>): Attachment<HTMLElement>
 		root.addEventListener('pointercancel', cancel);
 		root.addEventListener('touchmove', still, { passive: false });
 		root.addEventListener('contextmenu', menu);
+		root.addEventListener('selectstart', noText);
 		addEventListener('keydown', key);
 		addEventListener('blur', cancel);
 		return () => {
@@ -96,6 +99,7 @@ export function dragging<Held>(options: Dragging<Held>): Attachment<HTMLElement>
 			root.removeEventListener('pointerup', up);
 			root.removeEventListener('pointercancel', cancel);
 			root.removeEventListener('touchmove', still);
+			root.removeEventListener('selectstart', noText);
 			root.removeEventListener('contextmenu', menu);
 			removeEventListener('keydown', key);
 			removeEventListener('blur', cancel);

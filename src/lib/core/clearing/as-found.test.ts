@@ -1,0 +1,110 @@
+import { describe, expect, it } from 'vitest';
+import { bareKitchen, NOW, withLines } from '../fixtures/tiny-home';
+import { pieceVolumeMl, type Home } from '../model';
+import { climateOf } from '../survey';
+import { inStock, usualCount } from './pack-counts';
+import { parseIntake } from './parse-intake';
+
+const kitchen = bareKitchen();
+const nookOf = (climate: string) =>
+	Object.values(kitchen.nooks).find((nook) => climateOf(nook) === climate)!.id;
+const [fridge, freezer, shelf] = ['chilled', 'frozen', 'room'].map(nookOf);
+const typed = (line: string, nookId = shelf, home: Home = kitchen) => {
+	const after = withLines(home, [line], nookId);
+	const lot = Object.values(after.lots).at(-1)!;
+	return { lot, thing: after.things[lot.thingId]!, home: after };
+};
+const read = (line: string) => parseIntake(line, { order: 'dmy', today: NOW.slice(0, 10) }).line;
+
+describe('counts of what comes many to a pack', () => {
+	it.each([
+		['80 tea bags', 1],
+		['240 fennel tea bags', 3],
+		['2 tea bags', 2],
+		['2 boxes of tea bags', 2],
+		['50 bin liners', 3],
+		['30 balloons', 1],
+		['ibuprofen 30 tablets', 2],
+		['6 sausages', 1],
+		['frozen parathas x10', 2],
+		['12 eggs', 12],
+		['9 toilet rolls', 9],
+		['2 packs of nappies', 60],
+		['9 pack toilet rolls', 9],
+		['6 tins tomatoes', 6]
+	])('%s: %d in stock', (line, count) => expect(inStock(read(line))).toBe(count));
+	it('are a few for a plural without a number, and one pack for what comes in packs', () => {
+		expect(['red onions', 'onion', 'eggs', 'forks', 'crisps', 'potatoes'].map(usualCount)).toEqual([
+			6,
+			null,
+			6,
+			4,
+			null,
+			null
+		]);
+		expect(typed('onions').lot.count).toBe(6);
+		expect(typed('onions 1kg').lot.count).toBe(1);
+		expect(typed('crisps').lot.count).toBe(1);
+	});
+});
+
+describe('what a place says of what is typed in there', () => {
+	it('is frozen in the freezer, by its kind or by its name', () => {
+		expect(typed('1 dumplings', freezer).thing).toMatchObject({ category: 'food.frozen-meals' });
+		expect(typed('1 dumplings', fridge).thing.category).toBe('food.deli');
+		// Bread that is known fresh is another thing frozen.
+		const { home } = typed('1 bread');
+		expect(typed('2 bread', freezer, home).thing).toMatchObject({ needs: ['frozen'] });
+		expect(typed('1 vodka', freezer).thing.needs).not.toContain('frozen');
+		expect(typed('2 ice packs', freezer).thing.needs).not.toContain('frozen');
+	});
+	it('is an open jar in the fridge, and a drink that is wanted cold', () => {
+		expect(typed('1 ketchup', fridge).thing.category).toBe('food.fridge-jars');
+		expect(typed('1 ketchup').thing.category).toBe('food.sauces');
+		expect(typed('4 beer', fridge).thing.needs).toContain('chilled');
+		expect(typed('4 beer').thing.needs).not.toContain('chilled');
+	});
+	it('is cutlery beside forks, and else a knife that cuts', () => {
+		const drawer = typed('6 forks').home;
+		expect(typed('6 knives', shelf, drawer).thing).toMatchObject({
+			category: 'kitchen.cutlery',
+			hazards: []
+		});
+		expect(typed('6 knives').thing.hazards).toContain('sharp');
+		expect(typed('2 bread knives', shelf, drawer).thing.hazards).toContain('sharp');
+	});
+});
+
+describe('usual sizes', () => {
+	it.each([
+		['ramen bowls', 165],
+		['baby towels', 270],
+		['tumblers', 75]
+	])('%s are as wide as what their name ends in: %d mm', (name, mm) =>
+		expect(typed(`4 ${name}`).thing.piece.widthMm).toBe(mm)
+	);
+	it.each([
+		['rice 10kg', 11, 15],
+		['porridge oats 1kg', 2, 3.5],
+		['dog food 12kg', 15, 36],
+		['semi-skimmed milk 2l', 2, 2.6],
+		['water canister 5l', 5, 7.5]
+	])('%s takes its litres: %d to %d', (line, least, most) => {
+		const litres = pieceVolumeMl(typed(line).thing) / 1000;
+		expect(litres).toBeGreaterThan(least);
+		expect(litres).toBeLessThan(most);
+	});
+	it('tablets for the dishwasher are no medicine, however they are packed', () => {
+		for (const line of [
+			'1 box dishwasher tablets',
+			'40 dishwasher tablets',
+			'box of dishwasher tablets'
+		])
+			expect(typed(line).thing).toMatchObject({
+				category: 'kitchen.cleaning',
+				name: 'dishwasher tablets'
+			});
+		expect(typed('1 box grater').thing.name).toBe('box grater');
+		expect(read('2 pint glasses')).toMatchObject({ count: 2, name: 'pint glasses', size: null });
+	});
+});
