@@ -6,6 +6,7 @@ import {
 	looksLikeCode,
 	parseCode,
 	parseIntake,
+	splitItems,
 	type CodeFacts,
 	type DateKind,
 	type IntakeContext,
@@ -117,6 +118,10 @@ export class Intake {
 	get parsed(): Understood | null {
 		return this.text.trim() && !this.isCode ? this.#read(this.text, this.#fixes) : null;
 	}
+	/** The things on the line, where it names several. */
+	get items(): readonly string[] {
+		return this.isCode ? [] : splitItems(this.text, this.#context);
+	}
 	/** Says of what kind the thing on the line is. */
 	setKind(category: string): void {
 		this.#fixes = { ...this.#fixes, category };
@@ -135,14 +140,12 @@ export class Intake {
 		this.#fixes = { ...this.#fixes, notStates: [...(this.#fixes.notStates ?? []), state] };
 	}
 
+	get #context(): IntakeContext {
+		const { dateOrder: order, readings } = this.#deps.store().home;
+		return { order, today: this.#deps.today(), readings };
+	}
 	#read(text: string, fixes: Fixes): Understood {
-		const { home } = this.#deps.store();
-		const context: IntakeContext = {
-			order: home.dateOrder,
-			today: this.#deps.today(),
-			readings: home.readings
-		};
-		const read = parseIntake(text, context);
+		const read = parseIntake(text, this.#context);
 		const dated = fixes.dates ? withDates(read.line, read.dates, fixes.dates) : read.line;
 		const states = dated.states.filter((state) => !fixes.notStates?.includes(state));
 		const kind: Kind = fixes.category ? this.#kindByHand(read, fixes.category) : read.kind;
@@ -172,13 +175,19 @@ export class Intake {
 	async enter(): Promise<void> {
 		this.wrong = [];
 		if (this.isCode) return this.take(this.text);
+		const { items } = this;
+		if (items.length > 1) {
+			[this.text, this.#code] = ['', null];
+			return this.paste(items);
+		}
 		const issues = this.#book(this.text, this.#code, this.#fixes);
 		if (issues.length) this.wrong = issues.map(intakeIssueText);
 		else [this.text, this.#code] = ['', null];
 	}
 
 	/** Books many lines; those that are not understood are kept in a list. */
-	paste(lines: readonly string[]): void {
+	paste(pasted: readonly string[]): void {
+		const lines = pasted.flatMap((line) => splitItems(line, this.#context));
 		const left = lines.flatMap((text): LeftLine[] => {
 			const issues = this.#book(text, null, {});
 			return issues.length ? [{ text, wrong: issues.map(intakeIssueText).join(' ') }] : [];

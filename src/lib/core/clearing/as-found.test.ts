@@ -31,6 +31,11 @@ describe('counts of what comes many to a pack', () => {
 		['9 toilet rolls', 9],
 		['2 packs of nappies', 60],
 		['9 pack toilet rolls', 9],
+		['4 pork steaks', 1],
+		['vanilla sugar 10 sachets', 1],
+		['12 sachets cat food', 12],
+		['jar labels 100', 2],
+		['8 frozen bread rolls', 2],
 		['6 tins tomatoes', 6]
 	])('%s: %d in stock', (line, count) => expect(inStock(read(line))).toBe(count));
 	it('are a few for a plural without a number, and one pack for what comes in packs', () => {
@@ -93,6 +98,23 @@ describe('usual sizes', () => {
 		const litres = pieceVolumeMl(typed(line).thing) / 1000;
 		expect(litres).toBeGreaterThan(least);
 		expect(litres).toBeLessThan(most);
+	});
+	it.each([
+		['bin bags 35l', 'kitchen.waste', 200, 1],
+		['freezer bags 3l', 'kitchen.foil', 150, 1],
+		['brewing kettle 30l', 'kitchen.appliances', 4000, 36],
+		['dumbbells 5kg', 'home.camping', 5000, 10]
+	])('%s: a size that says what goes in, or how heavy it is', (line, category, mostG, litres) => {
+		const { thing } = typed(line);
+		expect(thing.category).toBe(category);
+		expect(thing.massG).toBeLessThanOrEqual(mostG);
+		expect(pieceVolumeMl(thing) / 1000).toBeLessThan(litres);
+	});
+	it('what a drink is drunk from is no drink, and a bottle capper no bottle', () => {
+		expect(typed('6 beer mugs').thing.category).toBe('kitchen.glasses');
+		expect(typed('bottle capper').thing.name).toBe('bottle capper');
+		expect(typed('rolled oats (gluten free) 1kg').thing.category).toBe('food.breakfast');
+		expect(typed('coffee service for 12').lot.count).toBe(1);
 	});
 	it('tablets for the dishwasher are no medicine, however they are packed', () => {
 		for (const line of [

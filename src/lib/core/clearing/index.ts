@@ -25,6 +25,8 @@ export { changeLot, deleteLot, renameLot, tellKind, type LotChange } from './cor
 export { adviseLot, advisedVerdict } from './advice';
 export type { Advice, AdviceCode, AdviceContext } from './advice-rules';
 export { knownThing } from './other-sizes';
+export { inStock } from './pack-counts';
+export { splitItems } from './split-items';
 export { takeIn, type TakeIn } from './take-in';
 export {
 	backPlace,

@@ -119,7 +119,7 @@ const BACK: readonly RegExp[] = [
 ];
 /** After one of these a figure is part of the name: `nappies size 4`. */
 const NAMED_BY =
-	/(?:size|no\.?|number|type|factor|spf|stage|step|level|vitamin|b|omega|grade|age|phase)\s*$/i;
+	/(?:size|no\.?|number|type|factor|spf|stage|step|level|vitamin|b|omega|grade|age|phase|for)\s*$/i;
 
 export interface ReadCount {
 	readonly value: number;

@@ -38,6 +38,30 @@ function roomOf(
 	return density ? (size.value / density) * PACK_OVER : null;
 }
 
+/** What holds so many litres is that much larger, and weighs what its walls weigh: pots, boxes, buckets. */
+const VESSELS =
+	/^kitchen\.(?:pots|appliances|food-boxes|lunch|bakeware|dishes|glasses|serving|tools)$/;
+/** Bags lie flat, whatever goes into them. */
+const BAGS = /^kitchen\.(?:foil|waste)$/;
+/** Goods that are bought by weight or by the litre; a dumbbell is not. */
+const BY_MEASURE =
+	/^(?:food|bathroom)\.|\.(?:cleaning|bleach|acids|pet-care|garden|fuel|laundry|pest)$/;
+/** Whether a size says how much goes into a thing, not how much there is of it. */
+export const isCapacity = (category: string, { unit }: Quantity): boolean =>
+	unit === 'ml' && (VESSELS.test(category) || BAGS.test(category));
+/** Mass of one of a size, g: litres of most goods weigh a kilogram each, a pot of so many litres grows by its walls. */
+export function massFor(
+	usual: Pick<Thing, 'name' | 'category' | 'piece' | 'massG'>,
+	size: Quantity | null
+): number {
+	if (!size) return usual.massG;
+	if (!isCapacity(usual.category, size)) return size.value;
+	const times = (size.value * PACK_OVER) / pieceVolumeMl(usual);
+	return BAGS.test(usual.category)
+		? usual.massG
+		: Math.max(1, Math.round(usual.massG * times ** (2 / 3)));
+}
+
 /**
  * Sides of a pack of a size, mm: a kilogram of onions is no one onion, a sack of pet food no tin. Litres and the density of
  * dry goods say how large it is, else its weight beside what is usual. About as usual: the usual sides.
@@ -47,6 +71,11 @@ export function sizedFor(
 	usual: Pick<Thing, 'name' | 'category' | 'piece' | 'massG'>,
 	size: Quantity | null
 ): Thing['piece'] {
+	if (size && isCapacity(usual.category, size))
+		return BAGS.test(usual.category)
+			? usual.piece
+			: scaled(usual, (size.value * PACK_OVER) / pieceVolumeMl(usual));
+	if (size && size.unit !== 'ml' && !BY_MEASURE.test(usual.category)) return usual.piece;
 	const byWeight = size ? size.value / usual.massG : 1;
 	if (!size || !(byWeight > 0) || (byWeight < OTHER_SIZE && byWeight > 1 / OTHER_SIZE))
 		return usual.piece;

@@ -51,11 +51,14 @@ export function inStock(line: {
 	readonly count: number;
 	readonly countWord: string;
 	readonly name: string;
+	readonly category?: string | null;
 }): number {
 	const { count, name } = line;
 	const word = line.countWord.toLowerCase();
 	const perWord = COUNTS.words[word];
-	if (perWord !== undefined) return count >= COUNTS.wordsFrom ? Math.ceil(count / perWord) : count;
+	// A sachet of cat food is a pack of its own.
+	if (perWord !== undefined && line.category !== 'food.pet')
+		return count >= COUNTS.wordsFrom ? Math.ceil(count / perWord) : count;
 	// `2 packs of nappies`; a `9 pack` is one of nine.
 	const isPacks = PACKS.test(word) && (count === 1 || word.endsWith('s'));
 	if (isPacks) return count * (ofEnd(byPiece, name) ?? 1);

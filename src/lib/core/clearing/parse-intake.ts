@@ -103,6 +103,11 @@ function takeStates(rest: Rest): LotState[] {
 	return states;
 }
 
+/** Packs that stand before no tool of their name, as in `jar labels`. */
+const BOXED = /^(?:box|pack|packet|pkt|tub|carton|multipack)$/i;
+/** What a drink is drunk from is a thing, not a pack of it. */
+const VESSEL = /^(?:mugs?|glass|glasses|cups?)$/i;
+const DRUNK_FROM = /(?:beer|wine|coffee|tea|espresso|latte|water|juice|gin|shot|milk|schnapps)$/i;
 /** Takes the word that is counted, `tins of`, when it is not part of the name, as in `tin opener`. */
 function takeCountWord(rest: Rest, { typed: isCounted, value }: ReadCount): string {
 	const words = rest.words;
@@ -116,12 +121,18 @@ function takeCountWord(rest: Rest, { typed: isCounted, value }: ReadCount): stri
 		const whole = kindOf(words.join(' '));
 		const area = whole.category?.split('.')[0];
 		// A box of dishwasher tablets: what it holds has a name, and the whole has none.
-		if (isKnownName(words.slice(1).join(' ')) && !isKnownName(words.join(' '))) {
+		if (
+			BOXED.test(word!) &&
+			isKnownName(words.slice(1).join(' ')) &&
+			!isKnownName(words.join(' '))
+		) {
 			rest.take(/\S+/, 'word');
 			return word!;
 		}
 		if (whole.sure && area !== 'food') return '';
 		if (isCounted && !isPlural && value > 1) return '';
+		// A bottle capper: nothing that is known comes in a bottle.
+		if (!isCounted && !kindOf(words.slice(1).join(' ')).sure) return '';
 	}
 	rest.take(/\S+/, 'word');
 	return word!;
@@ -172,6 +183,10 @@ function splitPack(
 		return { name: sized[2]!, packWord: sized[1]!, text: name.slice(0, -sized[2]!.length).trim() };
 	const [, inside = '', word = ''] = /^(.+)\s(\S+)$/.exec(name) ?? [];
 	if (!COUNT_WORDS.test(word) || isKnownName(name)) return none;
+	if (VESSEL.test(word) && DRUNK_FROM.test(inside)) return none;
+	// Frozen bread rolls are rolls: what the name ends in has a name of its own.
+	const ends = name.split(' ').map((_, from, all) => all.slice(from).join(' '));
+	if (ends.some((end) => end.includes(' ') && isKnownName(end))) return none;
 	const kind = kindOf(inside);
 	const isFood = kind.sure && !!kind.category?.startsWith('food.');
 	return isFood || isKnownName(inside) ? { name: inside, packWord: word, text: word } : none;

@@ -14,7 +14,7 @@ import { usualUse } from '../kinds';
 import { frozenName, frozenNeeds } from '../rotation';
 import { climateOf } from '../survey';
 import { tellKind } from './correct';
-import { knownThing, meantBy, nameApart, sameName, sizedFor } from './other-sizes';
+import { knownThing, meantBy, massFor, nameApart, sameName, sizedFor } from './other-sizes';
 import { inStock } from './pack-counts';
 import { kindFor, type IntakeLine } from './parse-intake';
 import { traitsOf } from './traits';
@@ -91,14 +91,14 @@ function asFound(home: Home, line: IntakeLine, nookId: NookId | null): IntakeLin
 
 function newThing(line: IntakeLine, id: string, name: string): Thing {
 	const traits = traitsOf(line.name, line.countWord, line.category);
-	const massG = line.size ? line.size.value : traits.massG;
+	const usual = { name: line.name, ...traits };
 	return {
 		id: ThingId.parse(id),
 		name: name.slice(0, 200),
 		...traits,
-		piece: sizedFor({ name: line.name, ...traits }, line.size),
+		piece: sizedFor(usual, line.size),
 		// A millilitre of most goods weighs about a gram.
-		massG,
+		massG: massFor(usual, line.size),
 		use: { class: usualUse(line.name, traits.category), countedPerWeek: null },
 		userIds: [],
 		stations: [],

@@ -125,12 +125,17 @@ export const findExact = (name: string): Known | undefined => index().exact.get(
 
 /** Kinds that are named by whom they are for: a towel of the baby is as large as any. */
 const OF_SOMEBODY: ReadonlySet<string> = new Set(['home.baby', 'home.pet-care']);
+const isTableware = (code: string) => /^kitchen\.(?:dishes|serving|glasses)$/.test(code);
 /** Usual size of what a longer name ends in, where that is of the same kind: ramen bowls are bowls. */
 export function sizeOfEnd(stems: readonly string[], code: string): Size | undefined {
 	const { sizes } = index();
 	for (let from = 0; from < stems.length; from++) {
 		const size = sizes.get(keyOf(stems.slice(from)));
-		if (size && (size.code === code || OF_SOMEBODY.has(code))) return size;
+		if (
+			size &&
+			(size.code === code || OF_SOMEBODY.has(code) || (isTableware(code) && isTableware(size.code)))
+		)
+			return size;
 	}
 	return undefined;
 }

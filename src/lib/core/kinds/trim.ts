@@ -135,7 +135,7 @@ export function withoutClaims(stems: readonly string[]): readonly string[] {
 			i += 1;
 		} else if (word === 'no' && next === 'added' && after) i += 2;
 		else if (LITTLE.has(word) && next && OF_WHICH.has(next)) i += 1;
-		else if (next === 'free' && i + 2 < stems.length) i += 1;
+		else if (next === 'free' && (i + 2 < stems.length || kept.length)) i += 1;
 		else kept.push(word);
 	}
 	return kept.length ? kept : stems;

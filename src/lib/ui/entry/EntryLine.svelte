@@ -24,7 +24,8 @@
 	}
 	let { intake, ticks, home, onleave, onorder }: Props = $props();
 	let input = $state<HTMLInputElement>();
-	const parsed = $derived(intake.parsed);
+	const items = $derived(intake.items);
+	const parsed = $derived(items.length > 1 ? null : intake.parsed);
 	const ambiguous = $derived(parsed?.issues.find((issue) => issue.code === 'date-ambiguous'));
 	const known = $derived(!!parsed?.line.name && isKnown(home, parsed.line.name));
 	const suggested = $derived(parsed && !known ? suggestThings(home, parsed.line.name) : []);
@@ -105,6 +106,9 @@
 <div id="entry-understood" class="understood" aria-live="polite">
 	{#if intake.busy}
 		<span role="status">Asking …</span>
+	{:else if items.length > 1}
+		<b>{items.length} things</b>
+		{#each items as item, i (i)}<span class="chip">{item}</span>{/each}
 	{:else if parsed}
 		<LineChips {intake} read={parsed} {known} onedit={pickOut} />
 		{#each suggested as thing (thing.id)}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import X from '@lucide/svelte/icons/x';
-	import { DATE_KINDS, type DateKind } from '$lib/core/clearing';
+	import { DATE_KINDS, inStock, type DateKind } from '$lib/core/clearing';
 	import { categoryOf, formatQuantity } from '$lib/core/model';
 	import { dateText } from '$lib/messages/clearing';
 	import { DATE_KIND_WORDS, STATE_NAMES } from '$lib/messages/intake';
@@ -17,6 +17,8 @@
 	}
 	let { intake, read, known, onedit }: Props = $props();
 	const line = $derived(read.line);
+	/** What of it counts in stock: 80 tea bags are a pack. */
+	const packs = $derived(inStock(line));
 	const typed = (field: string) =>
 		read.readings.find((reading) => reading.field === field)?.text ?? line.name;
 	/** Dates that still count, with their place among all that were read. */
@@ -27,7 +29,9 @@
 </script>
 
 <button type="button" class="chip" onclick={() => onedit(typed('count'))}
-	><i>count</i>{line.count}{line.countWord ? ` ${line.countWord}` : ''}</button
+	><i>count</i>{line.count}{line.countWord ? ` ${line.countWord}` : ''}{packs === line.count
+		? ''
+		: `, kept as ${packs}`}</button
 >
 {#if line.name}<button type="button" class="chip" class:known onclick={() => onedit(typed('name'))}
 		><i>{known ? 'known' : 'what'}</i>{line.name}</button
