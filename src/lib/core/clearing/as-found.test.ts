@@ -69,6 +69,11 @@ describe('what a place says of what is typed in there', () => {
 		expect(typed('4 beer', fridge).thing.needs).toContain('chilled');
 		expect(typed('4 beer').thing.needs).not.toContain('chilled');
 	});
+	it('is cutlery also where the forks come after it, unless it was said to cut', () => {
+		const { home } = typed('6 forks', shelf, typed('6 knives').home);
+		const knives = Object.values(home.things).find(({ name }) => name === 'knives')!;
+		expect(knives).toMatchObject({ category: 'kitchen.cutlery', hazards: [] });
+	});
 	it('is cutlery beside forks, and else a knife that cuts', () => {
 		const drawer = typed('6 forks').home;
 		expect(typed('6 knives', shelf, drawer).thing).toMatchObject({
@@ -115,6 +120,24 @@ describe('usual sizes', () => {
 		expect(typed('bottle capper').thing.name).toBe('bottle capper');
 		expect(typed('rolled oats (gluten free) 1kg').thing.category).toBe('food.breakfast');
 		expect(typed('coffee service for 12').lot.count).toBe(1);
+	});
+	it.each([
+		['tin salmon', 'food.cans-fish'],
+		['2 tins salmon', 'food.cans-fish'],
+		['salmon', 'food.raw-meat'],
+		['heart pills', 'bathroom.medicines'],
+		['fish oil capsules', 'bathroom.medicines'],
+		['pint of milk', 'food.dairy']
+	])('%s is of %s', (line, category) => expect(typed(line).thing.category).toBe(category));
+	it('one of a measure, and half a dozen, are numbers', () => {
+		expect(read('pint of milk')).toMatchObject({ name: 'milk', count: 1 });
+		expect(read('pint of milk').size!.value).toBeGreaterThan(450);
+		expect(read('half dozen eggs')).toMatchObject({ name: 'eggs', count: 6 });
+		expect(['magnifying glass', 'spring onions', 'measuring cups'].map(usualCount)).toEqual([
+			null,
+			1,
+			1
+		]);
 	});
 	it('tablets for the dishwasher are no medicine, however they are packed', () => {
 		for (const line of [

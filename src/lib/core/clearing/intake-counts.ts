@@ -37,6 +37,8 @@ const LONG_UNITS: readonly (readonly [RegExp, string])[] = [
 	[/^ounce/i, 'oz'],
 	[/^pound/i, 'lb']
 ];
+/** A measure without its number is one of it: `pint of milk`. */
+const ONE_OF = /^\s*(?:an?\s+)?(kilo(?:gram(?:me)?)?|pint|litre|liter|pound)\s+of\s+/iu;
 /** What was meant as a size and is none: `400gg`, `1.2.3kg`, `0 g`. */
 const SIZE_SLIP = /(?<![\p{L}\d])\d+(?:[.,]\d+)*(?:kg|g|ml|cl|l|oz|lb)[a-z]{0,2}(?!\p{L}|\d)/iu;
 
@@ -54,6 +56,17 @@ export function takeSize(rest: Rest): {
 	times: number | null;
 	wrong: string | null;
 } {
+	const one = rest.take(ONE_OF, 'size');
+	if (one) {
+		const unit = LONG_UNITS.find(([word]) => word.test(one[1]!))?.[1] ?? quantityUnit(one[1]!);
+		const read = unit ? parseQuantity(`1 ${unit}`) : null;
+		if (read?.ok)
+			return {
+				size: { value: read.quantity.value, unit: QUANTITY_UNITS[unit!]![1] },
+				times: null,
+				wrong: null
+			};
+	}
 	const times = rest.take(TIMES, 'count');
 	const found = isOfSomething(rest) ? rest.take(SIZE, 'size') : null;
 	const slip = found ? null : rest.take(SIZE_SLIP, 'size');

@@ -11,6 +11,8 @@ export const PIECE_WORDS =
 /** Numbers that people write as a word; longer ones first. */
 export const NUMBER_WORDS: Readonly<Record<string, number>> = {
 	'half a dozen': 6,
+	'half-dozen': 6,
+	'half dozen': 6,
 	'two dozen': 24,
 	'a dozen': 12,
 	dozen: 12,

@@ -71,5 +71,8 @@ export function inStock(line: {
  * How many a plural without a number usually means; null: one of it, since that is a pack.
  * @example usualCount('red onions') // 6; usualCount('onion') is null
  */
-export const usualCount = (name: string): number | null =>
-	/s$/i.test(name.trim()) ? ofEnd(bare, name) : null;
+export function usualCount(name: string): number | null {
+	const last = name.trim().split(/\s+/).at(-1)!.toLowerCase();
+	const isPlural = wordStems(last)[0] !== last;
+	return isPlural ? ofEnd(bare, name) : null;
+}

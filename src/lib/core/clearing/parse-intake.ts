@@ -171,6 +171,7 @@ function takeName(rest: Rest): { name: string; unread: string[] } {
 const SIZED_PACK =
 	/^(?:large|small|big|mini|little|medium|family|full|new|old)\s+(\S+)\s+of\s+(.+)$/i;
 
+const DOSES = /^(?:tablets?|tabs|capsules?|caps|pills?)$/i;
 /** Takes a pack off a name that it stands before or behind: `large tub of margarine`, `basmati rice bag`. */
 function splitPack(
 	name: string,
@@ -189,6 +190,8 @@ function splitPack(
 	if (ends.some((end) => end.includes(' ') && isKnownName(end))) return none;
 	const kind = kindOf(inside);
 	const isFood = kind.sure && !!kind.category?.startsWith('food.');
+	// Heart pills are no heart.
+	if (DOSES.test(word) && isFood) return none;
 	return isFood || isKnownName(inside) ? { name: inside, packWord: word, text: word } : none;
 }
 
@@ -271,6 +274,7 @@ export function parseIntake(text: string, context: IntakeContext): IntakeResult 
 
 /** Counted words that say what it is: fruit in tins, medicine in tablets. */
 const TELLING = /^(?:tins?|cans?|tablets?|tabs|capsules?|caps|pills?)$/i;
+const TINS = /^(?:tins?|cans?)$/i;
 const JARS = /^jars?$/i;
 const FRESH = /^food\.(?:fruit|salad|onions|potatoes)$/;
 const asTold = (word: string) => word.replace(/^tabs$/i, 'tablets').replace(/^caps$/i, 'capsules');
@@ -283,6 +287,8 @@ export function kindFor(name: string, countWord: string, readings: Readings = {}
 		return kindFor(name, 'tins', readings);
 	if (!TELLING.test(countWord)) return plain;
 	const counted = kindOf(`${asTold(countWord)} ${name}`, readings);
+	// Tinned salmon is not raw.
+	if (TINS.test(countWord) && counted.sure) return counted;
 	// Tablets for the dishwasher are no medicine: what its own name surely is of stands, unless it only gets more dangerous.
 	if (plain.sure && plain.hazards.length > 0) return plain;
 	return counted.sure || !plain.sure ? counted : plain;

@@ -10,7 +10,7 @@ import {
 	type NookId,
 	type Thing
 } from '../model';
-import { usualUse } from '../kinds';
+import { readingKey, usualUse } from '../kinds';
 import { frozenName, frozenNeeds } from '../rotation';
 import { climateOf } from '../survey';
 import { tellKind } from './correct';
@@ -60,9 +60,9 @@ const isKeptCold = ({ category, thawedOn, states }: IntakeLine): boolean =>
 	category !== 'food.alcohol' &&
 	thawedOn === null &&
 	!states.includes('thawed');
-const isDrunkCold = (home: Home, { category }: IntakeLine, nookId: NookId | null): boolean =>
+const isKeptCool = (home: Home, { category }: IntakeLine, nookId: NookId | null): boolean =>
 	climateAt(home, nookId) === 'chilled' &&
-	(category === 'food.drinks' || category === 'food.alcohol');
+	(category === 'food.drinks' || category === 'food.alcohol' || category === 'food.pet');
 
 /** What stands in the fridge is open, or is wanted cold. */
 const IN_THE_FRIDGE: Readonly<Record<string, string>> = {
@@ -75,6 +75,17 @@ const liesWithForks = (home: Home, nookId: NookId | null): boolean =>
 	Object.values(home.lots).some(
 		(lot) => lot.nookId === nookId && home.things[lot.thingId]?.category === 'kitchen.cutlery'
 	);
+
+/** Within an edit, makes cutlery of plain knives that were typed in before the forks beside them, unless they were said to cut. */
+function asCutlery(home: Home, things: Record<string, Thing>, nookId: NookId | null): void {
+	for (const lot of Object.values(home.lots)) {
+		const thing = things[lot.thingId];
+		if (!thing || nookId === null || lot.nookId !== nookId) continue;
+		if (thing.category !== 'kitchen.knives' || !PLAIN_KNIVES.test(thing.name)) continue;
+		if (home.readings[readingKey(thing.name)]) continue;
+		Object.assign(thing, traitsOf(thing.name, '', 'kitchen.cutlery'));
+	}
+}
 
 /** A line with what its place says of it: dumplings in the freezer are frozen, knives beside forks are cutlery. */
 function asFound(home: Home, line: IntakeLine, nookId: NookId | null): IntakeLine {
@@ -123,10 +134,11 @@ export function takeIn({
 		const line = isFrozen ? frozenLine(home, here) : here;
 		const thing = meantBy(home, line) ?? newThing(line, thingId, nameApart(home, line));
 		if (isFrozen && !draft.things[thing.id]) thing.needs = frozenNeeds(thing.needs);
-		else if (!draft.things[thing.id] && isDrunkCold(home, line, nookId))
+		else if (!draft.things[thing.id] && isKeptCool(home, line, nookId))
 			thing.needs = [...new Set([...thing.needs, 'chilled' as const])];
 		draft.things[thing.id] ??= thing;
 		if (told && line.category) tellKind(thing.id, line.category)(draft);
+		if (thing.category === 'kitchen.cutlery') asCutlery(home, draft.things, nookId);
 		const booked = draft.things[thing.id]!;
 		if (line.priceMinor !== null) booked.priceMinor = line.priceMinor;
 		if (code && !booked.code) booked.code = code;

@@ -146,6 +146,8 @@ export function kinship(a: Bucket, b: Bucket): number | null {
 
 /** Names a bucket of several categories: by its branch when all that matter are of one, by both where they are of two, else by the largest. */
 function nameOf(bucket: Bucket): string {
+	const { free } = bucket.main;
+	if (free) return `${free[0]!.toUpperCase()}${free.slice(1)}-free food`;
 	const kinds = tellingOf(bucket, ({ category }) => category.code);
 	const [first, second, ...more] = tellingOf(bucket, ({ category }) => category.branch);
 	// Cans of vegetables among which there is fish are cans.
