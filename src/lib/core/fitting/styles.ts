@@ -1,5 +1,5 @@
 import { categoryOf } from '../model';
-import { volumeOf } from '../standing';
+import { volumeOf, type Good } from '../standing';
 import { outerOf, type HoldOption } from './options';
 import { isRaw } from './wants';
 
@@ -47,6 +47,11 @@ const STANDS_WELL_ML = 900;
  * which stands in a row behind the first.
  */
 const WORTH_HOLDING = { small: { thing: 90, more: 20 }, large: { thing: 40, more: 10 } } as const;
+/** Ware from this size on stands on a shelf, or in a pile, better than in any bin. */
+const STANDS_ML = 400;
+const STANDS = /^kitchen\.(?:dishes|glasses|serving|pots)$/;
+const standsWell = ({ thing: { category }, volumeMl, pieces }: Good): boolean =>
+	STANDS.test(category) && volumeMl / pieces >= STANDS_ML;
 /** From so many pieces of one thing on, one more changes nothing. */
 const MANY = 10;
 /** Loose in a drawer it is a jumble after the first week. */
@@ -60,7 +65,9 @@ function looseCost({ loose, want }: HoldOption): number {
 	const raw = loose.filter(({ thing }) => isRaw(thing));
 	if (raw.length) return (volumeOf(raw) * DRIPS) / Math.max(1, volumeOf(want.goods));
 	const jumble = want.roles.includes('divider') ? JUMBLE : 1;
-	return loose.reduce((sum, { pieces, volumeMl }) => {
+	return loose.reduce((sum, good) => {
+		if (standsWell(good)) return sum;
+		const { pieces, volumeMl } = good;
 		const worth = WORTH_HOLDING[volumeMl / pieces < STANDS_WELL_ML ? 'small' : 'large'];
 		return sum + jumble * (worth.thing + worth.more * (Math.min(pieces, MANY) - 1));
 	}, 0);
