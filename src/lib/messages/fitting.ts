@@ -85,6 +85,9 @@ export const ROLE_REASONS: Readonly<Record<ContainerRole, string>> = {
 	caddy: 'it is carried to where it is used',
 	slide: 'the back of a deep place comes out to you'
 };
+/** What was chosen is nowhere in the place at hand. */
+export const MISSING_HOLDER =
+	'None of yours and none that is listed goes in here with these things. Add its size under Containers, or choose another.';
 /** Says what usually holds a group, and why the first of it does. */
 export const holdersText = (roles: readonly ContainerRole[]): string =>
 	roles.length

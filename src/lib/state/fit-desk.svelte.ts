@@ -2,11 +2,7 @@ import {
 	buyFirst,
 	elsewhereFor,
 	fitFingerprint,
-	holdersOf,
-	isDecanted,
-	isRaw,
 	keptOf,
-	lidsOf,
 	type Arrangement,
 	type ArrangementName,
 	type BuyFirst,
@@ -15,25 +11,16 @@ import {
 	type KeptArrangement,
 	type KeptFit,
 	type LeftOver,
-	type LidsChoice,
 	type Stood
 } from '../core/fitting';
-import {
-	activePlan,
-	categoryOf,
-	groupBy,
-	thingsOf,
-	type FitPlan,
-	type Group,
-	type Home,
-	type Nook
-} from '../core/model';
+import { activePlan, groupBy, type FitPlan, type Group, type Home, type Nook } from '../core/model';
 import { containerLines } from '../core/rotation';
 import { nooksInOrder, type NookPlace } from '../core/survey';
 import { countText } from '../messages/numbers';
 import type { FitAnswer, FitProgress } from '../workers/fit.protocol';
 import type { HomeStore } from './home-store.svelte';
 import { HandDesk } from './hand-desk.svelte';
+import { HolderDesk } from './holder-desk.svelte';
 import { Job, type JobRunner } from './job.svelte';
 
 export interface FitDeskDeps {
@@ -91,6 +78,9 @@ export class FitDesk {
 	/** Moves by hand what stands in the place at hand. */
 	readonly hand: HandDesk;
 
+	/** What holds the groups of the place at hand. */
+	readonly holders: HolderDesk;
+
 	constructor(deps: FitDeskDeps) {
 		this.#deps = deps;
 		this.job = new Job(deps.runner);
@@ -100,6 +90,13 @@ export class FitDesk {
 			stood: () => this.shown,
 			keep: (stood) => this.#keepByHand(stood),
 			say: deps.say
+		});
+		this.holders = new HolderDesk({
+			store: deps.store,
+			nookId: () => this.nookId,
+			groups: () => this.groups,
+			shown: () => this.shown,
+			askAnew: () => this.#askAnew()
 		});
 	}
 
@@ -172,19 +169,6 @@ export class FitDesk {
 			const buy = this.arrangement?.toBuy.find((line) => line.kindId === kindId)?.count ?? 0;
 			return kind ? [{ kind, each, buy }] : [];
 		})
-	);
-	/** Groups here of which something may be poured into jars, with those things. */
-	pourable = $derived.by(() =>
-		this.groups.flatMap((group) => {
-			const thingIds = thingsOf(this.home, group.id)
-				.filter(({ category }) => categoryOf(category).holders.includes('jar'))
-				.map(({ id }) => id as string);
-			return thingIds.length ? [{ group, thingIds, isDecanted: isDecanted(this.home, group) }] : [];
-		})
-	);
-	/** Boxes and pots with lids here: lids on, or nested. */
-	lids = $derived.by((): readonly LidsChoice[] =>
-		this.nookId ? lidsOf(this.home, this.nookId, !!this.shown?.leftOver.length) : []
 	);
 	/** Containers that the home still lacks. */
 	buying = $derived.by(() =>
@@ -341,26 +325,6 @@ export class FitDesk {
 			);
 	}
 
-	/** Groups of the place at hand with what usually holds them here, best first. */
-	held = $derived.by(() => {
-		const { nookId } = this;
-		return nookId
-			? this.groups.map((group) => ({ group, usual: holdersOf(this.home, group.id, nookId) }))
-			: [];
-	});
-	setHolder(group: Group, holder: Group['holder']): void {
-		this.#deps.store().run(`what holds ${group.name}`, 'setHolder', group.id, holder);
-		this.#askAnew();
-	}
-	/** Raw meat and fish that stand without a tray in the place at hand, by name. */
-	get dripping(): readonly string[] {
-		const held = this.shown?.standing.flatMap(({ holds }) => holds) ?? [];
-		const raw = held.flatMap(({ thingId }) => {
-			const thing = this.home.things[thingId];
-			return thing && isRaw(thing) ? [thing.name] : [];
-		});
-		return [...new Set(raw)];
-	}
 	/** Something that is to stand in the place at hand is too tall for it. */
 	get isTooLow(): boolean {
 		return !!this.shown?.leftOver.some(
@@ -379,13 +343,6 @@ export class FitDesk {
 		this.#picked = this.#picked === partId ? null : partId;
 	}
 
-	/** Whether a group of this place is poured into jars: as said of it, else as the home does. */
-	setBoxes(groupId: string, boxes: Group['boxes']): void {
-		this.#deps
-			.store()
-			.run(`boxes of ${this.home.groups[groupId]?.name}`, 'setBoxes', groupId, boxes);
-		this.#askAnew();
-	}
 	/** What containers may cost in all. */
 	setBudget(budgetMinor: number | null): void {
 		this.#deps.store().run('the budget', 'setBudget', budgetMinor);

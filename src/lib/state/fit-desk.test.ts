@@ -148,14 +148,14 @@ describe('fitting a place', () => {
 	});
 	it('is fitted anew when something is to be held otherwise', async () => {
 		const { desk: fit, answer, store } = desk();
-		const isHeld = () => fit.held.some(({ usual }) => usual.length > 0);
+		const isHeld = () => fit.holders.held.some(({ usual }) => usual.length > 0);
 		for (const { nook } of fit.places) if (!isHeld()) fit.goTo(nook.id);
 		const asked = fit.fit();
 		answer();
 		await asked;
 		expect(fit.arrangements.length).toBeGreaterThan(0);
-		const group = fit.held.find(({ usual }) => usual.length > 0)!.group;
-		fit.setHolder(group, 'none');
+		const group = fit.holders.held.find(({ usual }) => usual.length > 0)!.group;
+		fit.holders.setHolder(group, 'none');
 		expect(store.home.groups[group.id]!.holder).toBe('none');
 		expect(fit.job.isRunning).toBe(true);
 		answer();
@@ -163,14 +163,29 @@ describe('fitting a place', () => {
 		for (const { placements } of fit.arrangements)
 			expect(placements.some(({ groupId }) => groupId === group.id)).toBe(false);
 	});
+	it('says where what was chosen to hold a group does not go in', async () => {
+		const { desk: fit, answer, store } = desk();
+		for (const { nook } of fit.places)
+			if (!fit.holders.held.some(({ usual }) => usual.length)) fit.goTo(nook.id);
+		const { group } = fit.holders.held.find(({ usual }) => usual.length)!;
+		const racks = Object.values(store.home.containerKinds).filter(({ role }) => role === 'rack');
+		for (const { id } of racks) store.run('no racks', 'removeKind', id);
+		fit.holders.setHolder(group, 'rack');
+		answer();
+		await vi.waitFor(() => expect(fit.arrangements.length).toBeGreaterThan(0));
+		const missing = () => fit.holders.held.find(({ group: one }) => one.id === group.id)!.isMissing;
+		expect(missing()).toBe(true);
+		fit.holders.setHolder(group, null);
+		expect(missing()).toBe(false);
+	});
 	it('takes a budget, and jars or packs for one group', () => {
 		const { desk: fit, store } = desk();
 		fit.setBudget(4500);
 		expect(fit.budgetMinor).toBe(4500);
 		const group = fit.groups[0]!;
-		fit.setBoxes(group.id, 'decant');
+		fit.holders.setBoxes(group.id, 'decant');
 		expect(store.home.groups[group.id]!.boxes).toBe('decant');
-		for (const { group: one, isDecanted } of fit.pourable)
+		for (const { group: one, isDecanted } of fit.holders.pourable)
 			if (one.id === group.id) expect(isDecanted).toBe(true);
 	});
 	it('goes only to places of the plan', () => {

@@ -54,6 +54,19 @@ describe('what holds a group', () => {
 		);
 		expect(isLoose).toBe(false);
 	});
+	it('is there where it was said and goes in, whatever it costs', () => {
+		const cleaning = groupOf('kitchen.cleaning');
+		const nookId = placeOf(cleaning.id);
+		const found = fitNook(apply(planned, setHolder(cleaning.id, 'caddy')), nookId);
+		if (!('arrangements' in found)) throw new Error(found.status);
+		for (const { placements } of found.arrangements)
+			expect(
+				placements.some(
+					({ groupId, kindId }) =>
+						groupId === cleaning.id && planned.containerKinds[kindId]!.role === 'caddy'
+				)
+			).toBe(true);
+	});
 	it('is only ever of the kind that was said', () => {
 		const nookId = placeOf(spices.id);
 		for (const role of ['bin', 'turntable', 'none'] as const) {

@@ -56,6 +56,8 @@ const standsWell = ({ thing: { category }, volumeMl, pieces }: Good): boolean =>
 const MANY = 10;
 /** Loose in a drawer it is a jumble after the first week. */
 const JUMBLE = 3;
+/** What the household chose is not left out to save money. */
+const CHOSEN = 10;
 /** Raw meat or fish without a tray drips on what is below. */
 const DRIPS = 2400;
 
@@ -64,9 +66,9 @@ function looseCost({ loose, want }: HoldOption): number {
 	if (want.roles.length === 0) return 0;
 	const raw = loose.filter(({ thing }) => isRaw(thing));
 	if (raw.length) return (volumeOf(raw) * DRIPS) / Math.max(1, volumeOf(want.goods));
-	const jumble = want.roles.includes('divider') ? JUMBLE : 1;
+	const jumble = (want.roles.includes('divider') ? JUMBLE : 1) * (want.isChosen ? CHOSEN : 1);
 	return loose.reduce((sum, good) => {
-		if (standsWell(good)) return sum;
+		if (!want.isChosen && standsWell(good)) return sum;
 		const { pieces, volumeMl } = good;
 		const worth = WORTH_HOLDING[volumeMl / pieces < STANDS_WELL_ML ? 'small' : 'large'];
 		return sum + jumble * (worth.thing + worth.more * (Math.min(pieces, MANY) - 1));

@@ -9,6 +9,8 @@ export interface Want {
 	/** Kinds of container that suit it, best first; empty: it stands free. */
 	readonly roles: readonly ContainerRole[];
 	readonly goods: readonly Good[];
+	/** The household said what holds it: then it is held so, whatever it costs. */
+	readonly isChosen: boolean;
 }
 
 /** Whether what a group holds is poured into jars here. */
@@ -59,6 +61,7 @@ export function wantsOf(home: Home, nookId: string): Want[] {
 				groupId,
 				roles,
 				goods,
+				isChosen: !!group?.holder && group.holder !== 'none',
 				usesPerWeek: Math.max(...goods.map((good) => good.usesPerWeek))
 			});
 	}

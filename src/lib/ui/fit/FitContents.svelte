@@ -68,10 +68,10 @@
 			<li class="soft py-1">None: everything stands straight on the shelf.</li>
 		{/each}
 	</ul>
-	{#if desk.dripping.length}
+	{#if desk.holders.dripping.length}
 		<p role="alert" class="text-error mb-3">
-			Without a tray: {desk.dripping.join(', ')}. Raw meat and fish stand in something that holds
-			what drips; any deep dish will do until a tray is bought.
+			Without a tray: {desk.holders.dripping.join(', ')}. Raw meat and fish stand in something that
+			holds what drips; any deep dish will do until a tray is bought.
 		</p>
 	{/if}
 	{#if desk.shown.standing.length}

@@ -41,7 +41,7 @@
 	{/if}
 	<ShelfHeights {desk} />
 	<LidsOnOrNested {desk} />
-	<HolderChoice {desk} />
+	<HolderChoice desk={desk.holders} />
 	<PacksOrJars {desk} />
 	<SmallParts {desk} />
 	<h2 class="rule-top mt-4 pt-3">To buy for the home</h2>

@@ -5,10 +5,10 @@
 	let { desk }: { desk: FitDesk } = $props();
 </script>
 
-{#if desk.lids.length}
+{#if desk.holders.lids.length}
 	<section aria-label="Lids" class="rule-top mt-3 pt-3">
 		<h2>Lids on, or nested?</h2>
-		{#each desk.lids as choice (choice.groupId)}
+		{#each desk.holders.lids as choice (choice.groupId)}
 			<p class="py-1">
 				<b>{desk.home.groups[choice.groupId]?.name}</b>
 				{lidsText(choice)} <b>{lidsAdvice(choice)}</b>

@@ -7,17 +7,20 @@
 	const home = $derived(desk.home);
 </script>
 
-{#if desk.pourable.length}
+{#if desk.holders.pourable.length}
 	<section aria-label="Packs or jars" class="rule-top mt-3 pt-3">
 		<h2>Packs or jars</h2>
-		{#each desk.pourable as { group, thingIds, isDecanted } (group.id)}
+		{#each desk.holders.pourable as { group, thingIds, isDecanted } (group.id)}
 			<label class="flex flex-wrap items-center gap-2 py-1">
 				<span class="min-w-0 flex-1">{group.name}</span>
 				<select
 					class="select w-48"
 					value={group.boxes ?? ''}
 					onchange={(event) =>
-						desk.setBoxes(group.id, (event.currentTarget.value || null) as typeof group.boxes)}
+						desk.holders.setBoxes(
+							group.id,
+							(event.currentTarget.value || null) as typeof group.boxes
+						)}
 				>
 					<option value="">as the home: {home.schools.boxes === 'decant' ? 'jars' : 'packs'}</option
 					>
@@ -31,7 +34,7 @@
 						</li>{/each}
 				</ul>{/if}
 		{/each}
-		{#if desk.pourable.some(({ isDecanted }) => isDecanted)}<p class="soft text-sm">
+		{#if desk.holders.pourable.some(({ isDecanted }) => isDecanted)}<p class="soft text-sm">
 				{JAR_CARE}
 			</p>{/if}
 	</section>
