@@ -4,6 +4,7 @@
 	import { categoryOf, formatQuantity } from '$lib/core/model';
 	import { dateText } from '$lib/messages/clearing';
 	import { DATE_KIND_WORDS, STATE_NAMES } from '$lib/messages/intake';
+	import { countText } from '$lib/messages/numbers';
 	import type { Intake, Understood } from '$lib/state/intake.svelte';
 	import KindSelect from './KindSelect.svelte';
 
@@ -31,7 +32,7 @@
 <button type="button" class="chip" onclick={() => onedit(typed('count'))}
 	><i>count</i>{line.count}{line.countWord ? ` ${line.countWord}` : ''}{packs === line.count
 		? ''
-		: `, kept as ${packs}`}</button
+		: `, kept as ${packs < line.count ? countText(packs, 'pack') : packs}`}</button
 >
 {#if line.name}<button type="button" class="chip" class:known onclick={() => onedit(typed('name'))}
 		><i>{known ? 'known' : 'what'}</i>{line.name}</button
