@@ -68,6 +68,15 @@ describe('what a place says of what is typed in there', () => {
 		expect(typed('4 beer', fridge).thing.needs).toContain('chilled');
 		expect(typed('4 beer').thing.needs).not.toContain('chilled');
 	});
+	it('is another thing than its spare in the cupboard, whichever is typed first', () => {
+		const spareLast = typed('2 ketchup', shelf, typed('1 ketchup', fridge).home);
+		expect(spareLast.thing).toMatchObject({ name: 'ketchup, spare', category: 'food.sauces' });
+		const openLast = typed('1 ketchup', fridge, typed('2 ketchup').home);
+		expect(openLast.thing).toMatchObject({ name: 'ketchup, open', category: 'food.fridge-jars' });
+		// Booked again it is the same.
+		const again = typed('1 ketchup', shelf, spareLast.home);
+		expect(again.thing.id).toBe(spareLast.thing.id);
+	});
 	it('is cutlery also where the forks come after it, unless it was said to cut', () => {
 		const { home } = typed('6 forks', shelf, typed('6 knives').home);
 		const knives = Object.values(home.things).find(({ name }) => name === 'knives')!;

@@ -75,10 +75,10 @@ export interface FitOptions {
 
 /** Positions tried for goods that nothing holds. */
 const FREE_TRIES = 1000;
-/** Mixes that are really packed for a style before the best of them is taken. */
-const MIXES_PACKED = 16;
-/** So many in a row that are no better end it. */
-const PATIENCE = 5;
+/** Mixes of a style that are looked at. */
+const MIXES_TRIED = 16;
+/** So many of them are packed before holders for all are given up. */
+const PACKED_WHOLE = 5;
 
 /** What it costs that something used daily stands behind something else, about in minor units. */
 const DAILY_BEHIND = 150;
@@ -127,20 +127,19 @@ function bestMix(
 ): Tried | null {
 	const isBorne = (mix: readonly HoldOption[]) =>
 		mix.reduce((sum, { massG }) => sum + massG, 0) <= room.loadG;
-	const mixes = mixesOf(options, style, room.loadG).slice(0, MIXES_PACKED);
+	const mixes = mixesOf(options, style, room.loadG).slice(0, MIXES_TRIED);
 	const floorMm2 = room.widthMm * room.depthMm;
 	const free = freeMixes(options).filter(isBorne);
 	const tried = (mix: readonly HoldOption[]): Tried[] => {
 		const packed = whole(mix);
 		return packed ? [{ mix, packed }] : [];
 	};
-	let inVain = 0;
+	const goesOn = (mix: readonly HoldOption[]) =>
+		mix.reduce((sum, option) => sum + floorOf(option, sideMm), 0) <= floorMm2;
 	let found: Tried | null = null;
-	for (const mix of mixes) {
-		if (inVain >= PATIENCE || (found && !found.packed.hasDailyBehind)) break;
-		if (mix.reduce((sum, option) => sum + floorOf(option, sideMm), 0) > floorMm2) continue;
+	for (const mix of mixes.filter(goesOn).slice(0, PACKED_WHOLE)) {
 		found = bestOf([...(found ? [found] : []), ...tried(mix)]);
-		inVain++;
+		if (found && !found.packed.hasDailyBehind) break;
 	}
 	const bare = bestOf(
 		free.flatMap((mix): Tried[] => {
@@ -165,7 +164,7 @@ function bestMix(
 	// It does not all go in: what leaves least out.
 	return (
 		found ??
-		bestOf([...mixes.slice(0, PATIENCE), ...free].map((mix) => ({ mix, packed: most(mix) })))
+		bestOf([...mixes.slice(0, PACKED_WHOLE), ...free].map((mix) => ({ mix, packed: most(mix) })))
 	);
 }
 

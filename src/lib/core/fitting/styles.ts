@@ -7,7 +7,7 @@ export type ArrangementName = 'house-first' | 'calm' | 'roomy';
 
 /** What each style of arrangement holds against a way to hold a want; less is better, about in minor units. */
 export const STYLES: Readonly<Record<ArrangementName, (option: HoldOption) => number>> = {
-	// Money first: what the house has, then what is cheap; standing loose is a small cost.
+	// Money first: what the house has, then what is worth its price.
 	'house-first': (option) =>
 		option.costMinor +
 		looseCost(option) +

@@ -1,0 +1,111 @@
+import { readingKey } from '../kinds';
+import { categoryOf, UNKNOWN_KIND, type Home, type NookId, type Thing } from '../model';
+import { frozenName, frozenNeeds } from '../rotation';
+import { climateOf } from '../survey';
+import { knownThing } from './other-sizes';
+import { kindFor, type IntakeLine } from './parse-intake';
+import { traitsOf } from './traits';
+
+/** How a new thing is kept from then on, whatever its kind says. */
+type Keeps = 'frozen' | 'chilled' | null;
+
+/** Whether a line speaks of something that is frozen now. */
+const isFrozenLine = (line: IntakeLine): boolean =>
+	(line.states.includes('frozen') || line.frozenOn !== null) && !isThawed(line);
+const isThawed = ({ thawedOn, states }: IntakeLine): boolean =>
+	thawedOn !== null || states.includes('thawed');
+
+/**
+ * Frozen goods are a thing apart from the same goods fresh: they live by another clock and in another place, and a group
+ * never holds both. What is of a frozen kind anyway keeps its name.
+ */
+function frozenLine(home: Home, line: IntakeLine): IntakeLine {
+	const known = knownThing(home, line.name);
+	const needs = known?.needs ?? categoryOf(line.category ?? UNKNOWN_KIND).needs;
+	return needs.includes('frozen') ? line : { ...line, name: frozenName(line.name) };
+}
+/** Food that is typed in at a freezer is kept so; spirits do not freeze, and an ice pack is no food. */
+const freezes = (line: IntakeLine): boolean =>
+	!!line.category?.startsWith('food.') && line.category !== 'food.alcohol' && !isThawed(line);
+function asFrozen(line: IntakeLine): IntakeLine {
+	const { category, sure } = kindFor(`frozen ${line.name}`, line.countWord);
+	return sure && category ? { ...line, category } : line;
+}
+
+/** Kinds that keep closed in the cupboard: one that stands in the fridge is open, and another thing than its spare. */
+const OPEN_AS: Readonly<Record<string, string>> = {
+	'food.sauces': 'food.fridge-jars',
+	'food.spreads': 'food.fridge-jars'
+};
+/** What is wanted cold where it stands in the fridge. */
+const WANTED_COLD: ReadonlySet<string> = new Set(['food.drinks', 'food.alcohol', 'food.pet']);
+function inTheFridge(home: Home, line: IntakeLine, category: string): IntakeLine {
+	const isSpareKnown = knownThing(home, line.name)?.category === line.category;
+	return { ...line, category, name: isSpareKnown ? `${line.name}, open` : line.name };
+}
+/** A spare of what is known as an open jar in the fridge. */
+function asSpare(home: Home, line: IntakeLine): IntakeLine {
+	const open = line.category ? OPEN_AS[line.category] : undefined;
+	return open && knownThing(home, line.name)?.category === open
+		? { ...line, name: `${line.name}, spare` }
+		: line;
+}
+
+const PLAIN_KNIVES = /^(?:knife|knives)$/i;
+const liesWithForks = (home: Home, nookId: NookId): boolean =>
+	Object.values(home.lots).some(
+		(lot) => lot.nookId === nookId && home.things[lot.thingId]?.category === 'kitchen.cutlery'
+	);
+/** Within an edit, makes cutlery of plain knives that were typed in before the forks beside them, unless they were said to cut. */
+export function asCutlery(home: Home, things: Record<string, Thing>, nookId: NookId | null): void {
+	for (const lot of Object.values(home.lots)) {
+		const thing = things[lot.thingId];
+		if (!thing || nookId === null || lot.nookId !== nookId) continue;
+		if (thing.category !== 'kitchen.knives' || !PLAIN_KNIVES.test(thing.name)) continue;
+		if (home.readings[readingKey(thing.name)]) continue;
+		Object.assign(thing, traitsOf(thing.name, '', 'kitchen.cutlery'));
+	}
+}
+
+/**
+ * Reads a line with what its place says of it: dumplings in the freezer are frozen, a sauce in the fridge is an open jar,
+ * knives beside forks are cutlery. A kind that was told by hand stands.
+ * @example asFound(home, lineOf('1 ketchup'), fridge, false).line.category // 'food.fridge-jars'
+ */
+export function asFound(
+	home: Home,
+	typed: IntakeLine,
+	nookId: NookId | null,
+	told: boolean
+): { readonly line: IntakeLine; readonly keeps: Keeps } {
+	const nook = nookId ? home.nooks[nookId] : undefined;
+	const climate = nook ? climateOf(nook) : null;
+	const { category } = typed;
+	if (isFrozenLine(typed) || (climate === 'frozen' && freezes(typed))) {
+		const kind = climate === 'frozen' && !told ? asFrozen(typed) : typed;
+		return { line: frozenLine(home, kind), keeps: 'frozen' };
+	}
+	if (climate === 'chilled' && category) {
+		const open = told ? undefined : OPEN_AS[category];
+		if (open) return { line: inTheFridge(home, typed, open), keeps: null };
+		return { line: typed, keeps: WANTED_COLD.has(category) ? 'chilled' : null };
+	}
+	if (told) return { line: typed, keeps: null };
+	const isTableKnife =
+		category === 'kitchen.knives' &&
+		PLAIN_KNIVES.test(typed.name) &&
+		!!nook &&
+		liesWithForks(home, nook.id);
+	return {
+		line: isTableKnife ? { ...typed, category: 'kitchen.cutlery' } : asSpare(home, typed),
+		keeps: null
+	};
+}
+
+/** What a new thing needs that is kept so. */
+export const needsIn = (keeps: Keeps, needs: Thing['needs']): Thing['needs'] =>
+	keeps === 'frozen'
+		? frozenNeeds(needs)
+		: keeps === 'chilled'
+			? [...new Set([...needs, 'chilled' as const])]
+			: needs;
