@@ -180,15 +180,15 @@ const MOST_THINGS = 18;
 const crowdOf = (buckets: readonly Bucket[]) =>
 	buckets.reduce((sum, { volumeMl }) => sum + (volumeMl < HANDFUL_ML ? HANDFUL : 1), 0);
 
-/** Joins siblings of one climate while there are more groups than places for them, the smallest first; never to more than every other place takes. */
-function joinToFit(buckets: Bucket[], rooms: readonly Room[], cold: Cold): void {
+/** Joins siblings of one climate while there are more groups, those made by hand among them, than places for them, the smallest first; never to more than every other place takes. */
+function joinToFit(buckets: Bucket[], rooms: readonly Room[], cold: Cold, byHand: number): void {
 	const own = rooms.filter((room) => room.cold === cold).length;
 	if (!own) return;
 	const mostMl = medianRoomMl(rooms, cold);
 	const goesIn = (one: Bucket, two: Bucket) =>
 		one.volumeMl + two.volumeMl <= mostMl && one.cards.length + two.cards.length <= MOST_THINGS;
 	const isHere = ({ main }: Bucket) => main.cold === cold;
-	while (crowdOf(buckets.filter(isHere)) > Math.max(1, PER_NOOK * own)) {
+	while (crowdOf(buckets.filter(isHere)) > Math.max(1, PER_NOOK * own - byHand)) {
 		const found = buckets
 			.filter((bucket) => isHere(bucket) && bucket.groupId === null)
 			.sort((a, b) => a.volumeMl - b.volumeMl || (a.key < b.key ? -1 : 1))
@@ -256,7 +256,10 @@ export const proposeGroups = memoOn(
 		);
 		nameApart(buckets);
 		joinSlivers(buckets);
-		for (const cold of COLDS) joinToFit(buckets, rooms, cold);
+		for (const cold of COLDS) {
+			const own = fixed.filter((card) => card.cold === cold);
+			joinToFit(buckets, rooms, cold, new Set(own.map(({ thing }) => thing.groupId)).size);
+		}
 		nameOnce(buckets);
 		carryOn(home, buckets);
 		// What is only to be bought again keeps its group; it makes no new one of nothing.

@@ -67,7 +67,8 @@ function fromParts(stems: readonly string[]): readonly string[] {
 
 /** Usual size of one: the lexicon's own for the name, else of what the name ends in, else of its kind. */
 function sizeOf({ known, category }: Guess, stems: readonly string[]) {
-	if (known?.category === category && known.piece !== category.piece) return known;
+	const isOwn = known?.piece !== category.piece || known.massG !== category.massG;
+	if (known?.category === category && isOwn) return known;
 	return sizeOfEnd(stems, category.code) ?? category;
 }
 const asKind = (found: Guess, stems: readonly string[]): Kind => {
