@@ -28,6 +28,8 @@ describe('counts of what comes many to a pack', () => {
 		['6 sausages', 1],
 		['frozen parathas x10', 2],
 		['12 eggs', 12],
+		['box of 12 eggs', 12],
+		['6-pack beer', 6],
 		['9 toilet rolls', 9],
 		['2 packs of nappies', 60],
 		['9 pack toilet rolls', 9],

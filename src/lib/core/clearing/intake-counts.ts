@@ -90,6 +90,10 @@ const FRONT: readonly { pattern: RegExp; value: (found: RegExpExecArray) => numb
 		value: (found) => 12 * Number(found[1])
 	},
 	{
+		pattern: new RegExp(String.raw`${LEAD}(\d+)-packs?(?:\s+of)?(?=\s)`, 'iu'),
+		value: (found) => Number(found[1])
+	},
+	{
 		pattern: new RegExp(String.raw`^\s*[x×]\s?(\d+)(?=\s)`, 'iu'),
 		value: (found) => Number(found[1])
 	},
@@ -152,7 +156,7 @@ export function takeCount(rest: Rest): ReadCount {
 	}
 	for (const pattern of BACK) {
 		const found = rest.find(pattern);
-		if (!found || NAMED_BY.test(rest.text.slice(0, found.index + 1).trimEnd())) continue;
+		if (!found || NAMED_BY.test(rest.text.slice(0, found.index).trimEnd())) continue;
 		const { count = found[1], word = found[2] ?? '' } = found.groups ?? {};
 		// `Loo rolls 9`: the word before the number belongs to the name.
 		if (found.groups && isKnownName(rest.text.slice(0, found.index) + word)) continue;
