@@ -9,6 +9,10 @@ import {
 	type SmallestChange
 } from '../core/zoning';
 
+/** Says how much the places of a home are short of. @example leftText(41_600) // 'Your places are short of about 42 l. …' */
+export const leftText = (ml: number): string =>
+	`Your places are short of about ${formatVolume(ml)}. Let go of as much, or find as much room:`;
+
 /** Says the smallest change that would give a group a place. */
 export function smallestChangeText(change: SmallestChange, home: Home): string {
 	const name = 'nookId' in change ? (home.nooks[change.nookId]?.name ?? 'a place') : '';

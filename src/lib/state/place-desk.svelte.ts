@@ -161,6 +161,17 @@ export class PlaceDesk {
 			return group ? [{ group, why }] : [];
 		})
 	);
+	/** How much has no place, ml: of groups and of parts of them. */
+	leftMl = $derived.by((): number => {
+		const { model, layout } = this;
+		return model && layout && this.left.length
+			? model.parts.reduce(
+					(sum, { figures, share }, g) =>
+						sum + (layout.assignment[g]! < 0 ? figures.volumeMl * share : 0),
+					0
+				)
+			: 0;
+	});
 	#overflow = $derived.by(() => this.plan?.overflow);
 	/** Worked out with the model, not with every edit. */
 	#why = $derived.by((): readonly WhyLeft[] => {

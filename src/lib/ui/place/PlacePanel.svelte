@@ -2,7 +2,7 @@
 	import type { PlaceDesk } from '$lib/state/place-desk.svelte';
 	import { countText } from '$lib/messages/numbers';
 	import { brokenText, reviewText, ruledOutText } from '$lib/messages/rules';
-	import { liftAct, liftText, smallestChangeText } from '$lib/messages/helping';
+	import { leftText, liftAct, liftText, smallestChangeText } from '$lib/messages/helping';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
 	import PlaceReason from '$lib/ui/panels/PlaceReason.svelte';
 	import HelpMost from './HelpMost.svelte';
@@ -71,6 +71,11 @@
 	<WishList {home} plan={desk.plan} stale={desk.stale} />
 	{#if desk.left.length && desk.model}
 		<h3 class="mt-4 text-error">Without a place</h3>
+		<p class="text-sm">
+			{leftText(desk.leftMl)}
+			<a class="link" href="/home/{home.id}/clear/capacity">See what is too much</a> or
+			<a class="link" href="/home/{home.id}/walk/hidden">look for hidden storage</a>.
+		</p>
 		<ul>
 			{#each desk.left as { group, why } (group.id)}
 				<li class="rule-top py-2">
