@@ -14,6 +14,8 @@
 	let { desk }: { desk: PlaceDesk } = $props();
 	const home = $derived(desk.home);
 	const looked = $derived(desk.looked);
+	/** All of it is shown at once: nothing moves away from under a finger when the figures come. */
+	const isKnown = $derived(!desk.plan || (!!desk.week && !!desk.objections));
 </script>
 
 {#if looked && desk.model && desk.layout}
@@ -38,7 +40,7 @@
 	{/if}
 	<hr class="my-4" />
 {/if}
-{#if desk.plan && desk.week}
+{#if desk.plan && desk.week && isKnown}
 	<WholeWeek
 		{home}
 		plan={desk.plan}
@@ -111,6 +113,8 @@
 {:else if desk.plan}
 	<p class="soft" role="status">Working out the figures …</p>
 {/if}
-{#if desk.plan}<HelpMost {desk} />{/if}
-<SchoolChoice />
-<WhereKindsBelong />
+{#if isKnown}
+	{#if desk.plan}<HelpMost {desk} />{/if}
+	<SchoolChoice />
+	<WhereKindsBelong />
+{/if}
