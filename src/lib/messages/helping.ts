@@ -9,9 +9,9 @@ import {
 	type SmallestChange
 } from '../core/zoning';
 
-/** Says how much the places of a home are short of. @example leftText(41_600) // 'Your places are short of about 42 l. …' */
+/** Says how much finds no room. @example leftText(41_600) // 'About 42 l find no room. …' */
 export const leftText = (ml: number): string =>
-	`Your places are short of about ${formatVolume(ml)}. Let go of as much, or find as much room:`;
+	`About ${formatVolume(ml)} find no room. Let go of as much, or find as much room:`;
 
 /** Says the smallest change that would give a group a place. */
 export function smallestChangeText(change: SmallestChange, home: Home): string {

@@ -14,6 +14,7 @@ import {
 	pricesFor,
 	toZonePlan,
 	totalsOf,
+	roomlessMl,
 	whyLeft,
 	zoneModelOf,
 	type Contested,
@@ -161,17 +162,10 @@ export class PlaceDesk {
 			return group ? [{ group, why }] : [];
 		})
 	);
-	/** How much has no place, ml: of groups and of parts of them. */
-	leftMl = $derived.by((): number => {
-		const { model, layout } = this;
-		return model && layout && this.left.length
-			? model.parts.reduce(
-					(sum, { figures, share }, g) =>
-						sum + (layout.assignment[g]! < 0 ? figures.volumeMl * share : 0),
-					0
-				)
-			: 0;
-	});
+	/** How much finds no room, ml. */
+	leftMl = $derived.by((): number =>
+		this.model && this.layout && this.left.length ? roomlessMl(this.model, this.layout) : 0
+	);
 	#overflow = $derived.by(() => this.plan?.overflow);
 	/** Worked out with the model, not with every edit. */
 	#why = $derived.by((): readonly WhyLeft[] => {

@@ -65,5 +65,5 @@ export {
 	type SchoolVariant
 } from './compare';
 export type { RuleAgainst } from './rules-against';
-export { whyLeft, type SmallestChange, type WhyLeft } from './why-left';
+export { roomlessMl, whyLeft, type SmallestChange, type WhyLeft } from './why-left';
 export { ZONING_COMMANDS } from './commands';

@@ -6,7 +6,7 @@ import { goesIn } from '../standing';
 import { buildZoneModel } from './build';
 import { layoutOf } from './explain';
 import { rulesAgainst } from './rules-against';
-import { whyLeft } from './why-left';
+import { roomlessMl, whyLeft } from './why-left';
 
 const demo = demoHome(NOW);
 const partOf = (model: ReturnType<typeof buildZoneModel>, groupId: string) =>
@@ -47,6 +47,21 @@ describe('why a group has no place', () => {
 		const { change } = whyLeft(model, layout, g);
 		expect(change).toMatchObject({ code: 'needs-room', short: 'litres', heldBy: [] });
 		expect(change.code === 'needs-room' && change.by).toBeCloseTo(demand[g * N * K]! / 2, 6);
+	});
+	it('sums up what finds no room, without what no place may take at all', () => {
+		const home = without(without(demo, 'freezer'), 'chest');
+		const model = buildZoneModel(home);
+		const layout = layoutOf(model, []);
+		// Nothing is placed, and every place is free: what there is goes in somewhere.
+		expect(roomlessMl(model, layout)).toBe(0);
+		layout.free.fill(0);
+		const { N, cost } = model.problem;
+		const allowed = model.parts.filter((_, g) =>
+			model.places.some((_, n) => Number.isFinite(cost[g * N + n]!))
+		);
+		expect(allowed.length).toBeLessThan(model.parts.length);
+		const litres = allowed.reduce((sum, { figures, share }) => sum + figures.volumeMl * share, 0);
+		expect(roomlessMl(model, layout)).toBeCloseTo(litres, 3);
 	});
 });
 

@@ -83,3 +83,15 @@ export function whyLeft(model: ZoneModel, layout: Layout, g: number): WhyLeft {
 		lift: smallestLift(model, layout, g)
 	};
 }
+
+/**
+ * Says how much of a plan finds no room, ml: parts that a place would take if it were larger. What is too tall everywhere,
+ * too heavy, or ruled out is not short of litres.
+ */
+export const roomlessMl = (model: ZoneModel, layout: Layout): number =>
+	model.parts.reduce((sum, { figures, share }, g) => {
+		if (layout.assignment[g]! >= 0) return sum;
+		const { change } = whyLeft(model, layout, g);
+		const isShort = change.code === 'needs-room' && change.short !== 'load';
+		return isShort ? sum + figures.volumeMl * share : sum;
+	}, 0);

@@ -73,11 +73,11 @@
 	<WishList {home} plan={desk.plan} stale={desk.stale} />
 	{#if desk.left.length && desk.model}
 		<h3 class="mt-4 text-error">Without a place</h3>
-		<p class="text-sm">
-			{leftText(desk.leftMl)}
-			<a class="link" href="/home/{home.id}/clear/capacity">See what is too much</a> or
-			<a class="link" href="/home/{home.id}/walk/hidden">look for hidden storage</a>.
-		</p>
+		{#if desk.leftMl > 0}<p class="text-sm">
+				{leftText(desk.leftMl)}
+				<a class="link" href="/home/{home.id}/clear/capacity">See what is too much</a> or
+				<a class="link" href="/home/{home.id}/walk/hidden">look for hidden storage</a>.
+			</p>{/if}
 		<ul>
 			{#each desk.left as { group, why } (group.id)}
 				<li class="rule-top py-2">
