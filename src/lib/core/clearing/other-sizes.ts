@@ -47,7 +47,7 @@ const BAGS = /^kitchen\.(?:foil|waste)$/;
 const BY_MEASURE =
 	/^(?:food|bathroom)\.|\.(?:cleaning|bleach|acids|pet-care|garden|fuel|laundry|pest)$/;
 /** Whether a size says how much goes into a thing, not how much there is of it. */
-export const isCapacity = (category: string, { unit }: Quantity): boolean =>
+const isCapacity = (category: string, { unit }: Quantity): boolean =>
 	unit === 'ml' && (VESSELS.test(category) || BAGS.test(category));
 /** Mass of one of a size, g: litres of most goods weigh a kilogram each, a pot of so many litres grows by its walls. */
 export function massFor(

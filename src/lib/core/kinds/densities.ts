@@ -9,7 +9,7 @@ const DensityRow = z.strictObject({
 	source: z.string()
 });
 /** Bulk densities, the most particular names first. */
-export const DENSITIES = z
+const DENSITIES = z
 	.array(DensityRow)
 	.parse(rows)
 	.map((row) => ({ ...row, stems: row.words.flatMap((word) => wordStems(word)) }))

@@ -3,5 +3,5 @@ export { exactKey, keyOf, LEXICON, namesOf, type LexiconRow } from './lexicon';
 export { dangersIn, DANGER_ROWS, type Danger } from './dangers';
 export { usualUse } from './usual-use';
 export { CONDITIONS } from './conditions';
-export { densityOf, DENSITIES } from './densities';
+export { densityOf } from './densities';
 export { HEADS } from './heads';
