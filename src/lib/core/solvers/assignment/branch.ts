@@ -7,6 +7,7 @@ import {
 	type Assignment,
 	type AssignmentProblem
 } from './problem';
+import { hasMore } from './nook-subproblem';
 import { Relaxation, toRelaxable } from './relaxation';
 import { descend, placeByRegret } from './search';
 
@@ -64,22 +65,30 @@ const NEAR_SHARE = 0.02;
 /** The tree begins anew when a better plan has closed so much of the gap at its root: far more cells close there. */
 const RESTART_SHARE = 0.2;
 
+/** Bounds so much further than what closes a place are not told apart. */
+const CLEAR = 1.001;
+
 const REPORT_EVERY = 6;
 const LAYING_OUT = 10;
 /** What a pair of nooks of a pair costs to charge. */
 const CHARGING = 1.5;
-/** Times the split of the pairs is levelled at the root: at most, and in a later run of the tree. */
-const LEVELS = { first: 40, again: 6 };
-/** The levelling ends when so many passes together have not raised the bound by this share. */
-/** Rounds of prices before the first levelling: good prices for a poor split are soon worth nothing. */
-const FIRST_ROUNDS = 60;
-/** Rounds that the root gets even when levelling has used up the work: a bound is worth that. */
-const LAST_ROUNDS = 300;
+/** Times the split of the pairs is levelled at the root in a later run of the tree. */
+const LEVELS = { again: 6 };
+/**
+ * At the root: times the split of the pairs is levelled at most, rounds of prices before the first (good prices for a
+ * poor split are soon worth nothing), and rounds that it gets even when levelling has used up the work, for a bound is
+ * worth that. Where a nook knows more than one capacity a round costs more and says more.
+ */
+const PACING = {
+	knapsack: { levels: 40, firstRounds: 60, lastRounds: 300 },
+	full: { levels: 24, firstRounds: 80, lastRounds: 150 }
+};
 /** One node in so many is mended into a plan, and one levelling. */
 const MEND_EVERY = 8;
 const LEVEL_PACE = 0.5;
 /** Times the prices of a node are climbed again after places were closed. */
 const PASSES = 4;
+/** The levelling ends when so many passes together have not raised the bound by this share. */
 const LEVEL_PATIENCE = 6;
 const LEVEL_GAIN = 5e-4;
 
@@ -216,6 +225,7 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 	const { linear, spill } = split.charge(rootOpen, fixedNone);
 	const relaxation = new Relaxation(toRelaxable(problem, linear, spill, options.steps));
 	const { weights, rooms: fullRooms } = relaxation.model;
+	const pacing = hasMore(problem) ? PACING.full : PACING.knapsack;
 	// Work under way, from here on changed by `expand` and `mend`.
 	let nodes = 0;
 	let stopped = false;
@@ -257,7 +267,7 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 		relaxation.price.set(node.price);
 		let bound = node.bound;
 		let ways: Float64Array | null = null;
-		const levels = !isRoot || !problem.pairs.length ? 0 : run ? LEVELS.again : LEVELS.first;
+		const levels = !isRoot || !problem.pairs.length ? 0 : run ? LEVELS.again : pacing.levels;
 		let levelled = { bound: -Infinity, pass: 0, split: split.save(), price: node.price };
 		let levelling = levels > 0;
 		for (let pass = 0, plain = 0; plain < PASSES; pass++) {
@@ -287,8 +297,8 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 			}
 			const climbed = relaxation.climb(cost, rooms, fixed, {
 				rounds: levelling
-					? Math.min(rounds, pass ? options.nodeRounds : FIRST_ROUNDS)
-					: Math.min(rounds, plain ? options.nodeRounds : isOver() ? LAST_ROUNDS : rounds),
+					? Math.min(rounds, pass ? options.nodeRounds : pacing.firstRounds)
+					: Math.min(rounds, plain ? options.nodeRounds : isOver() ? pacing.lastRounds : rounds),
 				known: bestObjective - mixed,
 				enough: enough() - mixed,
 				pace: pass && levels ? LEVEL_PACE : pace
@@ -299,7 +309,7 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 			if (levelling ? pass % MEND_EVERY === 0 : nodes < 40 || nodes % MEND_EVERY === 0)
 				mend(relaxation.takenAt, fixed, open);
 			if (bound >= enough()) return [];
-			ways = relaxation.forced(cost, rooms, fixed);
+			ways = relaxation.forced(cost, rooms, fixed, CLEAR * (enough() - mixed - climbed));
 			if (mixed) ways.forEach((way, i) => (ways![i] = way + mixed));
 			const news = closeAndFix({ G, N, open, spillOpen, fixed }, ways, enough());
 			if (news < 0) return [];

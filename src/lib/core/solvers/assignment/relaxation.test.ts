@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { KnapsackSubproblem } from './knapsack';
 import { Relaxation, type Relaxable } from './relaxation';
 
 const MOST = 8;
@@ -20,12 +21,16 @@ const gameArb = fc
 		const G = parts.length;
 		const M = N + 1;
 		const own = Int32Array.from(parts, ({ weight }) => weight);
+		const knapsacks = {
+			weights: Array.from({ length: N }, () => own),
+			rooms: Int32Array.from(rooms.slice(0, N))
+		};
 		const model: Relaxable = {
 			G,
 			M,
 			cost: Float64Array.from(parts.flatMap(({ costs }) => costs.slice(0, M))),
-			weights: Array.from({ length: N }, () => own),
-			rooms: Int32Array.from(rooms.slice(0, N))
+			...knapsacks,
+			nook: new KnapsackSubproblem(knapsacks)
 		};
 		return { model, prices: parts.map(({ price }) => price) };
 	});

@@ -1,65 +1,20 @@
+import { KnapsackSubproblem, scaleKnapsacks, type Knapsacks } from './knapsack';
+import { hasMore, NookSubproblem } from './nook-subproblem';
 import type { AssignmentProblem } from './problem';
+import { itemsFor, type Items, type Subproblem } from './subproblem';
 
-/** Lets every kind of problem be bounded the same way: its linear part, and one whole-number knapsack a nook. */
-export interface Relaxable {
+/** Lets every kind of problem be bounded the same way: its linear part, and one subproblem a nook. */
+export interface Relaxable extends Knapsacks {
 	readonly G: number;
 	/** Nooks, and overflow as the last one, which holds everything. */
 	readonly M: number;
 	/** G × M; Infinity where a part may not go. */
 	readonly cost: Float64Array;
-	/** Whole weight of every part in nook m; room of each; overflow has none. */
-	readonly weights: readonly Int32Array[];
-	readonly rooms: Int32Array;
+	readonly nook: Subproblem;
 }
 
-interface Knapsack {
-	readonly weights: Int32Array;
-	readonly room: number;
-}
-
-/**
- * Makes one whole-number knapsack a nook over the capacity that binds it most: the one that holds the smallest share
- * of all demand. Any one capacity is a valid relaxation. Demands round down and room rounds up, so the bound holds.
- * `steps` is the number of steps into which the largest capacity is cut; whole demands are kept as they are.
- */
-export function scaleKnapsacks(
-	{ G, N, K, cost, demand, capacity }: AssignmentProblem,
-	steps: number
-): Knapsack[] {
-	// N × K: what everything that may go to a nook would take there.
-	const total = new Float64Array(N * K);
-	const largest = new Float64Array(K).fill(1e-9);
-	const isWhole = new Uint8Array(K).fill(1);
-	for (let g = 0; g < G; g++)
-		for (let n = 0; n < N; n++) {
-			if (cost[g * N + n] === Infinity) continue;
-			for (let k = 0; k < K; k++) {
-				const taken = demand[(g * N + n) * K + k]!;
-				total[n * K + k]! += taken;
-				if (!Number.isInteger(taken)) isWhole[k] = 0;
-			}
-		}
-	// Room beyond all demand binds nothing and would only make the steps coarse.
-	const room = total.map((all, i) => Math.min(capacity[i]!, all));
-	room.forEach((most, i) => (largest[i % K] = Math.max(largest[i % K]!, most)));
-	const unit = largest.map((most, k) => (isWhole[k] && most <= steps * 4 ? 1 : most / steps));
-	return Array.from({ length: N }, (_, n) => {
-		let tight = 0;
-		for (let k = 1; k < K; k++)
-			if (
-				capacity[n * K + k]! * total[n * K + tight]! <
-				capacity[n * K + tight]! * total[n * K + k]!
-			)
-				tight = k;
-		const size = unit[tight]!;
-		return {
-			weights: Int32Array.from({ length: G }, (_, g) =>
-				Math.floor(demand[(g * N + n) * K + tight]! / size + 1e-9)
-			),
-			room: Math.ceil(room[n * K + tight]! / size - 1e-9)
-		};
-	});
-}
+/** Steps of the tables that only guide. */
+const GUIDE_STEPS = 80;
 
 /** Lays the linear costs and the overflow of a problem side by side with its knapsacks. */
 export function toRelaxable(
@@ -75,14 +30,11 @@ export function toRelaxable(
 		for (let n = 0; n < N; n++) cost[g * M + n] = linear[g * N + n]!;
 		cost[g * M + N] = spill[g]!;
 	}
-	const scaled = scaleKnapsacks(problem, steps);
-	return {
-		G,
-		M,
-		cost,
-		weights: scaled.map(({ weights }) => weights),
-		rooms: Int32Array.from(scaled, ({ room }) => room)
-	};
+	const isFull = hasMore(problem);
+	// Where a walk through the choices follows, the table only guides it, and may be coarser.
+	const knapsacks = scaleKnapsacks(problem, isFull ? Math.min(steps, GUIDE_STEPS) : steps);
+	const nook = isFull ? new NookSubproblem(problem, knapsacks) : new KnapsackSubproblem(knapsacks);
+	return { G, M, cost, ...knapsacks, nook };
 }
 
 export interface ClimbOptions {
@@ -96,8 +48,6 @@ export interface ClimbOptions {
 	readonly pace?: number;
 }
 
-/** From so many times the number of its items on, the steps of a room are worth pruning for. */
-const WIDE = 4;
 /** A step that has not raised the bound for so many rounds is made shorter. */
 const PATIENCE = 12;
 const SHORTER = 0.65;
@@ -123,15 +73,10 @@ export class Relaxation {
 	private readonly seen: Int32Array;
 	private readonly seenAt: Int32Array;
 	private readonly way: Float64Array;
-	private readonly items: Int32Array;
-	private readonly profits: Float64Array;
-	private readonly dropped: Uint8Array;
-	private readonly row: Float64Array;
-	private took: Uint8Array;
-	private tables = new Float64Array(0);
+	private readonly items: Items;
 
 	constructor(readonly model: Relaxable) {
-		const { G, M, cost, rooms } = model;
+		const { G, M, cost } = model;
 		this.price = new Float64Array(G);
 		for (let g = 0; g < G; g++) {
 			let least = Infinity;
@@ -144,12 +89,7 @@ export class Relaxation {
 		this.seen = new Int32Array(G);
 		this.seenAt = new Int32Array(G);
 		this.way = new Float64Array(G);
-		this.items = new Int32Array(G);
-		this.profits = new Float64Array(G);
-		this.dropped = new Uint8Array(G);
-		const width = Math.max(0, ...rooms) + 1;
-		this.row = new Float64Array(width);
-		this.took = new Uint8Array(G * width);
+		this.items = itemsFor(G);
 	}
 
 	/** Climbs from the best prices so far. `fixed[g]` is the nook a part is fixed to, −1 where it is free. */
@@ -163,6 +103,7 @@ export class Relaxation {
 		let pace = first;
 		let stale = 0;
 		this.bound = -Infinity;
+		this.model.nook.begin(fixed);
 		this.trial.set(this.price);
 		this.way.fill(0);
 		for (let round = 0; round < rounds; round++) {
@@ -197,7 +138,7 @@ export class Relaxation {
 		return this.bound;
 	}
 
-	/** Fills the items of nook `m` that pay at the given prices; gives how many. */
+	/** Gathers the items of nook `m` that pay at the given prices; gives how many. */
 	private gather(
 		cost: Float64Array,
 		fixed: Int32Array,
@@ -205,47 +146,23 @@ export class Relaxation {
 		m: number,
 		room: number
 	): number {
+		const { items } = this;
 		const { G, M, weights } = this.model;
 		const own = weights[m]!;
-		let count = 0;
+		items.count = 0;
 		for (let g = 0; g < G; g++) {
 			if (fixed[g]! >= 0 || own[g]! > room) continue;
 			const profit = price[g]! - cost[g * M + m]!;
 			if (profit <= 1e-12) continue;
-			this.items[count] = g;
-			this.profits[count++] = profit;
+			items.part[items.count] = g;
+			items.pays[items.count++] = profit;
 		}
-		return count;
-	}
-
-	/**
-	 * Drops the items that some best filling of the room goes without, and keeps the order of the rest: where the items
-	 * that pay as much or more and weigh no more do not fit beside one together, it can change places with one of them.
-	 */
-	private prune(own: Int32Array, count: number, room: number): number {
-		const { items, profits, dropped } = this;
-		for (let i = 0; i < count; i++) {
-			const w = own[items[i]!]!;
-			const profit = profits[i]!;
-			let left = room - w;
-			for (let j = 0; j < count && left >= 0; j++) {
-				const isBetter = profits[j]! > profit || (profits[j] === profit && j < i);
-				if (isBetter && own[items[j]!]! <= w) left -= own[items[j]!]!;
-			}
-			dropped[i] = Number(left < 0);
-		}
-		let kept = 0;
-		for (let i = 0; i < count; i++)
-			if (!dropped[i]) {
-				items[kept] = items[i]!;
-				profits[kept++] = profits[i]!;
-			}
-		return kept;
+		return items.count;
 	}
 
 	private evaluate(cost: Float64Array, rooms: Int32Array, fixed: Int32Array): number {
-		const { G, M, weights } = this.model;
-		const { trial, seen, seenAt, items, profits, row } = this;
+		const { G, M, nook } = this.model;
+		const { trial, seen, seenAt, items } = this;
 		const N = M - 1;
 		let value = 0;
 		for (let g = 0; g < G; g++) {
@@ -265,40 +182,13 @@ export class Relaxation {
 		}
 		for (let m = 0; m < N; m++) {
 			const room = rooms[m]!;
-			const gathered = room < 0 ? 0 : this.gather(cost, fixed, trial, m, room);
-			if (!gathered) continue;
-			const own = weights[m]!;
-			// Where the room is narrow, filling the table costs less than looking for what to leave out of it.
-			const count = room > WIDE * gathered ? this.prune(own, gathered, room) : gathered;
-			const width = room + 1;
-			row.fill(0, 0, width);
-			const { took } = this;
-			took.fill(0, 0, count * width);
-			this.work += gathered * width;
-			let later = 0;
-			for (let i = 0; i < count; i++) later += own[items[i]!]!;
-			for (let i = 0; i < count; i++) {
-				const w = own[items[i]!]!;
-				const profit = profits[i]!;
-				const base = i * width;
-				// With less room than all later items leave, nobody asks what this one would do.
-				later -= w;
-				const least = Math.max(w, room - later);
-				for (let r = room; r >= least; r--) {
-					const with_ = row[r - w]! + profit;
-					if (with_ > row[r]!) {
-						row[r] = with_;
-						took[base + r] = 1;
-					}
-				}
-			}
-			value -= row[room]!;
-			for (let i = count - 1, r = room; i >= 0; i--)
-				if (took[i * width + r]) {
-					const g = items[i]!;
-					r -= own[g]!;
-					seen[g]!++;
-					seenAt[g] = m;
+			if (room < 0 || !this.gather(cost, fixed, trial, m, room)) continue;
+			this.work += nook.choose(m, items, room, false);
+			value -= nook.most;
+			for (let i = 0; i < items.count; i++)
+				if (items.taken[i]) {
+					seen[items.part[i]!]!++;
+					seenAt[items.part[i]!] = m;
 				}
 		}
 		return value;
@@ -306,11 +196,12 @@ export class Relaxation {
 
 	/**
 	 * Gives, for every free part and nook, a bound on plans that have the part there (G × M; Infinity where it may not
-	 * go), at the best prices: what the nook's knapsack loses by taking it, and the others by going without.
+	 * go), at the best prices: what the nook loses by taking it, and the others by going without. Bounds further than
+	 * `gap` above the best are only said to be so far.
 	 */
-	forced(cost: Float64Array, rooms: Int32Array, fixed: Int32Array): Float64Array {
-		const { G, M, weights } = this.model;
-		const { price, items, profits } = this;
+	forced(cost: Float64Array, rooms: Int32Array, fixed: Int32Array, gap = Infinity): Float64Array {
+		const { G, M, weights, nook } = this.model;
+		const { price, items } = this;
 		const N = M - 1;
 		const inLoss = new Float64Array(G * M).fill(Infinity);
 		const outLoss = new Float64Array(G);
@@ -324,67 +215,28 @@ export class Relaxation {
 			ownOut[g * M + N] = pays;
 			outLoss[g]! += pays;
 		}
+		const at = new Int32Array(G);
 		for (let m = 0; m < N; m++) {
 			const room = rooms[m]!;
 			if (room < 0) continue;
-			const count = this.gather(cost, fixed, price, m, room);
-			const own = weights[m]!;
-			const width = room + 1;
-			// Row i of `before` is the best of the items under i, of `after` that of the items from i on.
-			const need = 2 * (count + 1) * width;
-			if (this.tables.length < need) this.tables = new Float64Array(need);
-			const before = this.tables.subarray(0, (count + 1) * width);
-			const after = this.tables.subarray((count + 1) * width, need);
-			this.work += 3 * count * width;
-			before.fill(0, 0, width);
-			for (let i = 0; i < count; i++) {
-				const w = own[items[i]!]!;
-				const from = i * width;
-				const to = from + width;
-				for (let r = 0; r < width; r++) {
-					const without = before[from + r]!;
-					before[to + r] =
-						r >= w ? Math.max(without, before[from + r - w]! + profits[i]!) : without;
-				}
-			}
-			after.fill(0, count * width, (count + 1) * width);
-			for (let i = count - 1; i >= 0; i--) {
-				const w = own[items[i]!]!;
-				const from = (i + 1) * width;
-				const to = i * width;
-				for (let r = 0; r < width; r++) {
-					const without = after[from + r]!;
-					after[to + r] = r >= w ? Math.max(without, after[from + r - w]! + profits[i]!) : without;
-				}
-			}
-			const best = before[count * width + room]!;
-			const position = new Int32Array(G).fill(-1);
-			for (let i = 0; i < count; i++) position[items[i]!] = i;
+			this.gather(cost, fixed, price, m, room);
+			this.work += nook.choose(m, items, room, true);
+			const best = nook.most;
+			const floor = best - gap;
+			at.fill(-1);
+			for (let i = 0; i < items.count; i++) at[items.part[i]!] = i;
 			for (let g = 0; g < G; g++) {
 				const c = cost[g * M + m]!;
-				const w = own[g]!;
-				if (fixed[g]! >= 0 || c === Infinity || w > room) continue;
-				const i = position[g]!;
-				const profit = price[g]! - c;
-				if (i < 0) {
-					inLoss[g * M + m] = best - (before[count * width + room - w]! + profit);
+				if (fixed[g]! >= 0 || c === Infinity || weights[m]![g]! > room) continue;
+				const i = at[g]!;
+				// What was taken loses nothing by being in, and what was not, nothing by being out.
+				if (i < 0 || !items.taken[i]) {
+					inLoss[g * M + m] = best - nook.withPart(g, i, price[g]! - c, floor);
 					continue;
 				}
-				let withIt = 0;
-				let without = 0;
-				const b = i * width;
-				const a = (i + 1) * width;
-				for (let r = 0; r <= room; r++) {
-					const rest = before[b + r]! + after[a + room - r]!;
-					if (rest > without) without = rest;
-					if (r <= room - w) {
-						const beside = before[b + r]! + after[a + room - w - r]!;
-						if (beside > withIt) withIt = beside;
-					}
-				}
-				inLoss[g * M + m] = best - (withIt + profit);
-				ownOut[g * M + m] = best - without;
-				outLoss[g]! += best - without;
+				inLoss[g * M + m] = 0;
+				ownOut[g * M + m] = best - nook.without(i, floor);
+				outLoss[g]! += ownOut[g * M + m]!;
 			}
 		}
 		const result = new Float64Array(G * M).fill(Infinity);

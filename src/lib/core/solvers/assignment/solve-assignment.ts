@@ -1,4 +1,5 @@
 import { branchAndBound, DEFAULT_BRANCH } from './branch';
+import { hasMore } from './nook-subproblem';
 import type { Assignment, AssignmentProblem } from './problem';
 import { searchAssignment, type SearchOptions, type SearchResult } from './search';
 
@@ -31,8 +32,12 @@ export interface SolveOptions {
 const WORK_PER_MOVE = 110;
 /** Shares of the budget: a quick plan first, then the tree, which proves plans without pairs, and small ones with. */
 const QUICK_SHARE = 0.03;
-const treeShareOf = ({ G, pairs }: AssignmentProblem): number => {
+/** With pairs, and nooks that know more than one capacity: the bound of the root costs more, and tells more. */
+const FULL_SHARE = 0.4;
+const treeShareOf = (problem: AssignmentProblem): number => {
+	const { G, pairs } = problem;
 	if (!pairs.length) return 0.72;
+	if (hasMore(problem)) return G <= 30 ? 0.6 : FULL_SHARE;
 	return G <= 30 ? 0.6 : G <= 45 ? 0.3 : G <= 90 ? 0.12 : 0.07;
 };
 
