@@ -79,8 +79,18 @@ export function partAgain<Model extends Parted>(
 	const { G, N } = start.problem;
 	const tries = G ? Math.min(TRIES, Math.floor(MOST_CELLS / (G * N))) : 0;
 	if (tries < 2) return { model, counts };
-	let look = lookAt(model);
+	// Looks on from its first plan, as every trial does: else a trial would be praised for the search alone.
+	let look = lookAt(model, lookAt(model).assignment);
 	const tried = new Set<string>();
+	/** Parts a group into so many, and stays with it when that brings more than `gain`. */
+	const attempt = (groupId: string, count: number, gain: number): boolean => {
+		const changed = new Map(counts).set(groupId, count);
+		const other = modelOf(changed);
+		const there = lookAt(other, carried(model, look.assignment, other));
+		if (there.effort >= look.effort - gain) return false;
+		[model, counts, look] = [other, changed, there];
+		return true;
+	};
 	for (let i = 0; i < tries; i++) {
 		const next = look.regrets.find(({ groupId }) => !tried.has(groupId));
 		if (!next) break;
@@ -89,13 +99,10 @@ export function partAgain<Model extends Parted>(
 		const own = model.parts.filter(({ figures }) => figures.groupId === groupId);
 		const pieces = own.reduce((sum, { figures, share }) => sum + figures.pieces * share, 0);
 		if (own.length >= mostParts({ pieces })) continue;
-		const more = new Map(counts).set(groupId, own.length + 1);
-		const other = modelOf(more);
-		const there = lookAt(other, carried(model, look.assignment, other));
-		if (there.effort >= look.effort - GAIN) continue;
-		[model, counts, look] = [other, more, there];
 		// What was of no use before may be now.
-		tried.clear();
+		if (attempt(groupId, own.length + 1, GAIN)) tried.clear();
 	}
+	// What was parted early may be of no use any more.
+	for (const [groupId, count] of [...counts]) attempt(groupId, count - 1, 0);
 	return { model, counts };
 }

@@ -264,4 +264,10 @@ export class Layout {
 	load(assignment: Assignment): void {
 		for (let g = 0; g < assignment.length; g++) this.place(g, assignment[g]!);
 	}
+
+	/** Places parts where a plan has them, in their order, as long as they fit there; the rest stand nowhere. */
+	loadFitting(assignment: Assignment): void {
+		for (let g = 0; g < assignment.length; g++)
+			this.place(g, this.fits(g, assignment[g]!) ? assignment[g]! : -1);
+	}
 }

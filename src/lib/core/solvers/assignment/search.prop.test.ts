@@ -22,6 +22,28 @@ describe('the search', () => {
 			{ seed: 61, numRuns: 150 }
 		);
 	});
+	it('breaks no rule whatever plan it begins from', () => {
+		fc.assert(
+			fc.property(
+				problemArb(),
+				fc.array(fc.integer({ min: -1, max: 3 }), { minLength: 6, maxLength: 6 }),
+				(problem, nooks) => {
+					const start = Int32Array.from({ length: problem.G }, (_, g) =>
+						Math.min(problem.N - 1, nooks[g]!)
+					);
+					const { assignment, objective } = searchAssignment(problem, {
+						...OPTIONS,
+						moves: 60,
+						restarts: 1,
+						start
+					});
+					expect(violations(problem, assignment)).toEqual([]);
+					expect(objective).toBeCloseTo(objectiveOf(problem, assignment), 6);
+				}
+			),
+			{ seed: 60, numRuns: 200 }
+		);
+	});
 	it('finds the optimum of nearly all small cases', () => {
 		let hits = 0;
 		let cases = 0;

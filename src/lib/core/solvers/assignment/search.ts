@@ -1,6 +1,7 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { Layout } from './layout';
-import type { Assignment, AssignmentProblem } from './problem';
+import { objectiveOf, type Assignment, type AssignmentProblem } from './problem';
+import { recombine } from './recombine';
 
 export interface SearchOptions {
 	/** Whole number; the same seed and moves give the same plan. */
@@ -8,7 +9,7 @@ export interface SearchOptions {
 	/** Moves tried over all restarts: the budget, so that a clock never decides the plan. */
 	readonly moves: number;
 	readonly restarts: number;
-	/** A plan to start the first run from. */
+	/** A plan to start the first run from; what does not fit where it says begins without a place. */
 	readonly start?: Assignment | undefined;
 	/** G × N, 1 where a part may go; all that is not forbidden when it is left out. */
 	readonly only?: Uint8Array | undefined;
@@ -22,7 +23,20 @@ export interface SearchOptions {
 	}) => boolean | void;
 	/** Stop at or below this objective: it has been proven that nothing is better. */
 	readonly provenAt?: number;
+	/** How much more often the first places of a part are tried than the last, and how far the heat is lowered. */
+	readonly pace?: Pace;
 }
+export interface Pace {
+	/** Power of a random number that picks a place from a part's list. */
+	readonly draw: number;
+	/** The last heat is the first divided by this. */
+	readonly cooling: number;
+	/** Runs of the second half begin from the best plan, so much cooler than the first; 1: shaken loose, and as hot. */
+	readonly reheat: number;
+}
+/** For ranks that are bounds with gaps; `KEEN_PACE` is for ranks of nooks solved with all they know. */
+const EASY_PACE: Pace = { draw: 2, cooling: 4000, reheat: 1 };
+export const KEEN_PACE: Pace = { draw: 3, cooling: 1000, reheat: 0.5 };
 
 export interface SearchResult {
 	readonly assignment: Assignment;
@@ -48,8 +62,9 @@ const FORCE_SHARE = 0.1;
  */
 export function searchAssignment(
 	problem: AssignmentProblem,
-	{ seed, moves, restarts, start, only, rank, onProgress, provenAt = -Infinity }: SearchOptions
+	{ seed, moves, restarts, start, only, rank, onProgress, ...rest }: SearchOptions
 ): SearchResult {
+	const { provenAt = -Infinity, pace: { draw, cooling, reheat } = EASY_PACE } = rest;
 	const rng = xoroshiro128plus(seed);
 	const random = () => (rng.next() >>> 0) / 4294967296;
 	const below = (limit: number) => Math.floor(random() * limit);
@@ -68,17 +83,24 @@ export function searchAssignment(
 	let bestObjective = Infinity;
 	let movesDone = 0;
 	let stopped = false;
+	let ofRun: Assignment = best;
+	let leastOfRun = Infinity;
 	const keepBest = (layout: Layout) => {
-		if (layout.objective < bestObjective - 1e-9) {
-			bestObjective = layout.objective;
-			best = layout.assignment.slice();
+		if (layout.objective < leastOfRun - 1e-9) {
+			leastOfRun = layout.objective;
+			ofRun = layout.assignment.slice();
 		}
+		if (leastOfRun < bestObjective - 1e-9) [bestObjective, best] = [leastOfRun, ofRun];
 	};
 	const perRun = Math.max(1, Math.floor(moves / restarts));
+	const isKeen = reheat < 1;
+	const isAgain = (run: number) => isKeen && run >= restarts / 2;
 
 	for (let run = 0; run < restarts && !stopped && bestObjective > provenAt; run++) {
 		const layout = new Layout(problem);
-		if (run === 0 && start) layout.load(start);
+		leastOfRun = Infinity;
+		if (start && (run === 0 || (isKeen && !isAgain(run)))) layout.loadFitting(start);
+		else if (isAgain(run)) layout.load(best);
 		else if (run < 2) placeByRegret(layout, allowed);
 		else {
 			// Later runs begin from the best with a third of it shaken loose.
@@ -89,8 +111,8 @@ export function searchAssignment(
 		descend(layout, allowed);
 		keepBest(layout);
 
-		const hot = startHeat(layout, allowed, random, below);
-		const cold = hot / 4000;
+		const hot = startHeat(layout, allowed, random, below) * (isAgain(run) ? reheat : 1);
+		const cold = hot / cooling;
 		let heat = hot;
 		for (let move = 0; move < perRun; move++, movesDone++) {
 			if (move % COOL_EVERY === 0) heat = hot * Math.pow(cold / hot, move / perRun);
@@ -111,9 +133,8 @@ export function searchAssignment(
 			else {
 				const g = below(G);
 				const list = allowed[g]!;
-				// The square of a random number: the first places of a part are tried more often than the last.
-				const draw = random();
-				const n = list.length ? list[Math.floor(draw * draw * list.length)]! : -1;
+				// A power of a random number: the first places of a part are tried more often than the last.
+				const n = list.length ? list[Math.floor(random() ** draw * list.length)]! : -1;
 				if (n < 0 || n === layout.assignment[g]) {
 					// Nowhere to go, or there already.
 				} else if (layout.fits(g, n)) tryMove(layout, g, n, heat, random);
@@ -123,15 +144,19 @@ export function searchAssignment(
 					trySwap(layout, g, h, heat, random);
 				}
 			}
-			if (layout.objective < bestObjective - 1e-9) keepBest(layout);
+			if (layout.objective < leastOfRun - 1e-9) keepBest(layout);
 			if (movesDone % REPORT_EVERY === REPORT_EVERY - 1) {
 				if (onProgress?.({ movesDone, objective: bestObjective, assignment: best })) stopped = true;
 				if (stopped || bestObjective <= provenAt) break;
 			}
 		}
-		layout.load(best);
+		layout.load(ofRun);
 		descend(layout, allowed);
 		keepBest(layout);
+		if (best !== ofRun) {
+			best = recombine(problem, best, ofRun);
+			bestObjective = objectiveOf(problem, best);
+		}
 	}
 	return { assignment: best, objective: bestObjective, movesDone, stopped };
 }

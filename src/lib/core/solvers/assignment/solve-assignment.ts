@@ -1,7 +1,8 @@
 import { branchAndBound, DEFAULT_BRANCH } from './branch';
 import { hasMore } from './nook-subproblem';
-import type { Assignment, AssignmentProblem } from './problem';
-import { searchAssignment, type SearchOptions, type SearchResult } from './search';
+import { objectiveOf, type Assignment, type AssignmentProblem } from './problem';
+import { recombine } from './recombine';
+import { KEEN_PACE, searchAssignment, type SearchOptions, type SearchResult } from './search';
 
 /** Relative gap below which a plan counts as proven. */
 export const PROVEN = 1e-6;
@@ -41,8 +42,12 @@ const treeShareOf = (problem: AssignmentProblem): number => {
 	return G <= 30 ? 0.6 : G <= 45 ? 0.3 : G <= 90 ? 0.12 : 0.07;
 };
 
-/** Small problems are walked through many times from the start, large ones once and slowly: measured on pair files. */
-const restartsFor = (parts: number) => (parts <= 30 ? 12 : parts <= 45 ? 4 : 1);
+/**
+ * Small problems are walked through many times from the start, large ones once and slowly, and where the ranks are
+ * good in several short walks, each taken over where it is better: measured on pair files and homes.
+ */
+const restartsFor = (problem: AssignmentProblem) =>
+	problem.G <= 30 ? 12 : hasMore(problem) ? 8 : problem.G <= 45 ? 4 : 1;
 
 /** Problems with more parts are searched from two sides at once: their searches scatter most. */
 const TWO_SIDES_FROM = 90;
@@ -94,11 +99,12 @@ export function prepareSolve(
 		tasks: Array.from({ length: isOver ? 0 : sides }, (_, side) => ({
 			seed: seed + side * SIDE_SEED,
 			moves: Math.ceil(moves * (1 - doneShare)),
-			restarts: restartsFor(problem.G),
+			restarts: restartsFor(problem),
 			start: assignment,
 			only: tree.open,
 			rank: tree.ways ?? undefined,
-			provenAt: bound + Math.abs(bound) * PROVEN
+			provenAt: bound + Math.abs(bound) * PROVEN,
+			pace: hasMore(problem) ? KEEN_PACE : undefined
 		}))
 	};
 }
@@ -123,14 +129,23 @@ export function runTask(
 	});
 }
 
-/** Takes the best of what the searches found; ties go to the first. */
-export function finishSolve({ known }: PreparedSolve, found: readonly SearchResult[]): SolveResult {
+/** Takes the best of what the searches found, with what is better in the others; ties go to the first. */
+export function finishSolve(
+	problem: AssignmentProblem,
+	{ known }: PreparedSolve,
+	found: readonly SearchResult[]
+): SolveResult {
 	if (!found.length) return known;
 	const best = found.reduce((least, one) => (one.objective < least.objective ? one : least));
+	const assignment = found.reduce(
+		(plan, one) => recombine(problem, plan, one.assignment),
+		best.assignment
+	);
+	const objective = objectiveOf(problem, assignment);
 	return {
-		assignment: best.assignment,
-		objective: best.objective,
-		bound: Math.min(known.bound, best.objective),
+		assignment,
+		objective,
+		bound: Math.min(known.bound, objective),
 		stopped: found.some(({ stopped }) => stopped)
 	};
 }
@@ -150,7 +165,7 @@ export function solveAssignment(
 		found.push(runTask(problem, prepared, side, options.onProgress));
 		if (found.at(-1)!.stopped) break;
 	}
-	return finishSolve(prepared, found);
+	return finishSolve(problem, prepared, found);
 }
 
 /**
@@ -166,5 +181,5 @@ export async function solveBySides(
 	if (!prepared.tasks.length) return prepared.known;
 	const far = prepared.tasks.slice(1).map(elsewhere);
 	const near = runTask(problem, prepared, 0, options.onProgress);
-	return finishSolve(prepared, [near, ...(await Promise.all(far))]);
+	return finishSolve(problem, prepared, [near, ...(await Promise.all(far))]);
 }
