@@ -31,7 +31,7 @@ describe('the better side of each difference between two plans', () => {
 	it('keeps every rule, is no worse than either alone would be, and mixes nothing else in', () => {
 		let better = 0;
 		fc.assert(
-			fc.property(problemArb(8, 5), fc.nat(4), (problem, from) => {
+			fc.property(problemArb(5, 10, false), fc.nat(4), (problem, from) => {
 				const first = anyPlan(problem, from);
 				const second = anyPlan(problem, from + 1);
 				const plan = recombine(problem, first, second);
