@@ -89,7 +89,7 @@ export function priceNote(price: Price, least: number, isPlaced: boolean): Price
 	if (price.hard) return { text: NO_SHORT[price.hard], tone: 'bad', why: hardText(price.hard) };
 	if (!price.fits)
 		return price.conflict
-			? { text: 'not together', tone: 'bad', why: hardText('conflict') }
+			? { text: 'not together', tone: 'bad', why: hardText(price.conflict) }
 			: { text: FULL_SHORT[price.short ?? 'litres'], tone: 'bad', why: hardText('over-capacity') };
 	const more = price.extra - least;
 	const text = Math.abs(more) < 0.5 ? (isPlaced ? 'here' : 'best') : signedText(more);
@@ -101,5 +101,5 @@ export function droppedText(name: string, price: Price): string | null {
 	if (price.hard)
 		return `${name}: ${hardText(price.hard)} Moved there anyway, and marked as breaking a rule.`;
 	if (price.fits) return null;
-	return `${name}: ${hardText(price.conflict ? 'conflict' : 'over-capacity')} Moved there anyway.`;
+	return `${name}: ${hardText(price.conflict ?? 'over-capacity')} Moved there anyway.`;
 }

@@ -49,7 +49,8 @@ export interface PlaceReason {
 export interface Price {
 	readonly nookId: string;
 	readonly hard: HardCode | null;
-	readonly conflict: boolean;
+	/** What stands in the place, or in its cabinet, and may not be together with it; null: nothing does. */
+	readonly conflict: 'conflict' | 'apart' | null;
 	readonly fits: boolean;
 	/** What of the place is short for it, were nothing in the way otherwise; null: nothing is. */
 	readonly short: (typeof DIMENSIONS)[number] | null;
@@ -104,7 +105,11 @@ export function pricesFor(model: ZoneModel, layout: Layout, parts: readonly numb
 	lift();
 	const prices = model.places.map((place, n): Price => {
 		const hard = parts.map((g) => model.cells[g * N + n]!.hard).find(Boolean) ?? null;
-		const conflict = parts.some((g) => !layout.agrees(g, n));
+		const conflict = parts.some((g) => !layout.agreesInZone(g, n))
+			? 'apart'
+			: parts.some((g) => !layout.agrees(g, n))
+				? 'conflict'
+				: null;
 		const nookId = place.nook.id;
 		const short = shortAt(model, layout, parts, n);
 		if (!parts.every((g) => isOpen(g, n)))
@@ -286,14 +291,14 @@ export interface BrokenRule {
 	readonly code: HardCode | 'over-capacity' | 'conflict' | 'apart';
 }
 
-/** Lists the hard rules that an assignment, perhaps made by hand, breaks. */
+/** Lists the hard rules that an assignment, perhaps made by hand, breaks: each once for a group and a nook. */
 export function brokenRules(model: ZoneModel, assignment: Assignment): BrokenRule[] {
 	const { N } = model.problem;
 	const groupIn = (n: number) => {
 		const g = assignment.indexOf(n);
 		return g < 0 ? '' : model.parts[g]!.figures.groupId;
 	};
-	return violations(model.problem, assignment).map((found) => {
+	const broken = violations(model.problem, assignment).map((found): BrokenRule => {
 		const nookId = model.places[found.nook]!.nook.id;
 		if (found.code !== 'forbidden')
 			return { groupId: groupIn(found.nook), nookId, code: found.code };
@@ -303,4 +308,7 @@ export function brokenRules(model: ZoneModel, assignment: Assignment): BrokenRul
 			code: model.cells[found.part * N + found.nook]!.hard!
 		};
 	});
+	// A nook may be over-full in several ways, and hold several parts of a group.
+	const keyOf = ({ groupId, nookId, code }: BrokenRule) => `${groupId}/${nookId}/${code}`;
+	return [...new Map(broken.map((rule) => [keyOf(rule), rule])).values()];
 }

@@ -44,6 +44,27 @@ describe('what harms pets', () => {
 		expect(petDangers(homeWith('ferret'))).toHaveLength(2);
 		expect(petDangers(homeWith('dog', 'dog'))).toHaveLength(1);
 	});
+	it('does not take ware for what it is named after', () => {
+		const named = (name: string, category: string) => ({
+			things: [{ name, category, hazards: [] as Thing['hazards'] } as unknown as Thing],
+			hazards: new Set<never>()
+		});
+		const both = homeWith('dog', 'cat');
+		for (const [name, category] of [
+			['wine glasses', 'kitchen.glasses'],
+			['tea towels', 'kitchen.linens'],
+			['coffee machine', 'kitchen.appliances'],
+			['dough hook', 'kitchen.tools']
+		] as const)
+			expect(petCouldTake(both, named(name, category), open(300)), name).toBe(false);
+		for (const [name, category] of [
+			['red wine', 'food.alcohol'],
+			['black tea bags', 'food.hot-drinks'],
+			['lilies in a vase', 'home.flowers'],
+			['box of chocolate something', 'home.unknown']
+		] as const)
+			expect(petCouldTake(both, named(name, category), open(300)), name).toBe(true);
+	});
 	it('hears words of a name, not parts of words', () => {
 		expect(harmWords('chive butter')).toHaveLength(1);
 		expect(harmWords('teapot')).toEqual([]);

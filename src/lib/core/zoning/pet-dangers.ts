@@ -55,12 +55,15 @@ function stems(name: string): readonly string[] {
 }
 const MOST_NAMES = 20_000;
 
+/** What nobody swallows is only named after it: wine glasses, tea towels, a coffee machine. */
+const NAMED_AFTER = /^(?:kitchen\.|home\.(?!baby|flowers|garden|pet-care|unknown))/;
+
 const harms = (
 	{ stems: harmful, hazards }: Danger,
-	thing: Pick<Thing, 'name' | 'hazards'>
+	thing: Pick<Thing, 'name' | 'category' | 'hazards'>
 ): boolean =>
 	thing.hazards.some((hazard) => hazard === 'pet-toxic' || hazards.has(hazard)) ||
-	stems(thing.name).some((stem) => harmful.has(stem));
+	(!NAMED_AFTER.test(thing.category) && stems(thing.name).some((stem) => harmful.has(stem)));
 
 /** The words of a name that speak of harm to any pet. */
 export const harmWords = (name: string): string[] =>

@@ -4,11 +4,18 @@
 	import Hand from '@lucide/svelte/icons/hand';
 	import Pin from '@lucide/svelte/icons/pin';
 	import type { Home } from '$lib/core/model';
-	import { explainParts, partsAt, placesOfLots, whyAstray, type ZoneModel } from '$lib/core/zoning';
+	import {
+		explainParts,
+		partsAt,
+		placesOfLots,
+		whyAstray,
+		type BrokenRule,
+		type ZoneModel
+	} from '$lib/core/zoning';
 	import { type Layout } from '$lib/core/solvers/assignment';
 	import { BAND_WORDS } from '$lib/messages/survey';
 	import { notesText } from '$lib/messages/notes';
-	import { ruledOutText, softText, tellingRules } from '$lib/messages/rules';
+	import { brokenText, ruledOutText, softText, tellingRules } from '$lib/messages/rules';
 	import TagChip from '../drawing/TagChip.svelte';
 
 	interface Props {
@@ -17,14 +24,18 @@
 		layout: Layout;
 		groupId: string;
 		nookId: string;
+		/** The hard rules that the plan breaks, here or elsewhere. */
+		broken: readonly BrokenRule[];
 		onhold: () => void;
 		onpin: () => void;
 		onban: () => void;
 	}
-	let { home, model, layout, groupId, nookId, onhold, onpin, onban }: Props = $props();
+	let { home, model, layout, groupId, nookId, broken, onhold, onpin, onban }: Props = $props();
 	const reason = $derived(explainParts(model, layout, partsAt(model, layout, groupId, nookId)));
 	const plan = $derived(home.activePlanId ? home.zonePlans[home.activePlanId] : undefined);
 	const group = $derived(home.groups[groupId]!);
+	/** Rules that are broken by all that stands in a place together. */
+	const SHARED: ReadonlySet<BrokenRule['code']> = new Set(['over-capacity', 'conflict', 'apart']);
 	const has = (kind: 'pin' | 'ban') =>
 		home.pins.some((pin) => pin.kind === kind && pin.groupId === groupId && pin.nookId === nookId);
 	const nookName = (id: string) => home.nooks[id]?.name ?? '';
@@ -35,10 +46,19 @@
 		const place = model.places.find(({ nook }) => nook.id === nookId);
 		return figures && place ? whyAstray(home, figures, place) : '';
 	});
+	/** What is wrong with it standing here: on its own account, or with what else is here. */
+	const wrong = $derived(
+		broken.filter(
+			(rule) => rule.nookId === nookId && (rule.groupId === groupId || SHARED.has(rule.code))
+		)
+	);
 	const ruledOut = $derived(reason ? tellingRules(reason.ruledOut) : []);
 </script>
 
 <div class="mb-2 flex min-h-11 items-center"><TagChip {group} /></div>
+{#each wrong as rule (`${rule.code}/${rule.groupId}`)}
+	<p class="mb-2 text-error"><b>{nookName(nookId)}</b>: {brokenText(rule)}</p>
+{/each}
 {#if reason}
 	<p class="mb-2">
 		<b>{nookName(nookId)}</b>: {countText(Math.round(reason.tripsPerWeek), 'walk')} a week, {wholeText(
@@ -102,7 +122,9 @@
 	{/if}
 {:else}
 	<p class="mb-2">
-		You put it in {nookName(nookId)} by hand, or the plan is out of date. Solve again to see the reasons.
+		{wrong.length
+			? 'It was put here by hand. What breaks a rule has no effort to compare: move it, or solve again.'
+			: `You put it in ${nookName(nookId)} by hand, or the plan is out of date. Solve again to see the reasons.`}
 	</p>
 {/if}
 <div class="mt-3 flex flex-wrap gap-2">

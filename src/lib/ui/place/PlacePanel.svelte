@@ -25,6 +25,7 @@
 		layout={desk.layout}
 		groupId={looked.groupId}
 		nookId={looked.nookId}
+		broken={desk.week?.broken ?? []}
 		onhold={() => desk.pick(looked.groupId, looked.nookId)}
 		onpin={() => desk.wish('pin')}
 		onban={() => desk.wish('ban')}

@@ -212,7 +212,7 @@ export class Layout {
 	}
 
 	/** Whether nothing in the zone of nook `n` has to stand apart from part `g`; `g` itself does not count. */
-	private agreesInZone(g: number, n: number): boolean {
+	agreesInZone(g: number, n: number): boolean {
 		const { apart } = this.problem;
 		if (!apart) return true;
 		const { zone, kinds, conflicts } = apart;
