@@ -3,6 +3,7 @@ import { solvePurchase, type Way } from '../solvers/purchase';
 import { volumeOf } from '../standing';
 import { fitNook, type Arrangement, type FitResult } from './fit';
 import { countsOf, ownedLeft } from './owned';
+import { isAlike, priced, toldApart } from './told-apart';
 
 /** How all places asked for are fitted together. */
 export interface HomeFit {
@@ -98,28 +99,35 @@ function choose(
 		perKind: PER_KIND,
 		budget: home.settings.budgetMinor
 	});
-	const left = new Map(owned);
 	const chosen = new Map<string, FitResult>();
-	places.forEach((nookId, i) => {
-		const result = first.get(nookId)!;
-		if (!('arrangements' in result) || found.status === 'too-dear') return;
-		const best = ways.get(nookId)![found.chosen[i]!]!;
-		const toBuy = [...countsOf(best.placements)].flatMap(([kindId, count]) => {
-			const have = left.get(kindId) ?? 0;
-			left.set(kindId, Math.max(0, have - count));
-			return count > have ? [{ kindId, count: count - have }] : [];
+	if (found.status !== 'too-dear') {
+		const bests = places.map((nookId, i) => ways.get(nookId)![found.chosen[i]!]!);
+		const left = new Map(owned);
+		const taken = bests.map((best) => {
+			const own = priced(best, left, home.containerKinds);
+			for (const [kindId, count] of countsOf(best.placements))
+				left.set(kindId, Math.max(0, (left.get(kindId) ?? 0) - count));
+			return own;
 		});
-		const costMinor = toBuy.reduce(
-			(sum, { kindId, count }) => sum + home.containerKinds[kindId]!.priceMinor * count,
-			0
-		);
-		const others = result.arrangements.filter((each) => each !== best && each.name !== best.name);
-		chosen.set(nookId, {
-			...result,
-			status: best.leftOver.length ? 'partly-fitted' : 'fitted',
-			arrangements: [{ ...best, toBuy, costMinor }, ...others]
+		places.forEach((nookId, i) => {
+			const result = first.get(nookId)!;
+			if (!('arrangements' in result)) return;
+			const best = taken[i]!;
+			// Another arrangement may have what this one has of the house, and what no place takes.
+			const free = new Map(left);
+			const bought = new Map(best.toBuy.map(({ kindId, count }) => [kindId, count]));
+			for (const [kindId, count] of countsOf(best.placements))
+				free.set(kindId, (free.get(kindId) ?? 0) + count - (bought.get(kindId) ?? 0));
+			const others = result.arrangements
+				.filter((each) => each !== bests[i] && !isAlike(each, best))
+				.map((each) => priced(each, free, home.containerKinds));
+			chosen.set(nookId, {
+				...result,
+				status: best.leftOver.length ? 'partly-fitted' : 'fitted',
+				arrangements: toldApart([best, ...others])
+			});
 		});
-	});
+	}
 	const { status, spent, objective, bound } = found;
 	return {
 		results: nookIds.flatMap((id) => chosen.get(id) ?? first.get(id) ?? []),

@@ -4,6 +4,7 @@ import { clearOf, enters, holdOptions, outerOf, type HoldOption } from './option
 import { countsOf, fitFingerprint, ownedLeft } from './owned';
 import { packMix, packWhole, type Left, type Packed } from './pack-mix';
 import { discomfortOf, freeMixes, mixesOf, NEW_KIND, STYLES, type ArrangementName } from './styles';
+import { isAlike, priced, toldApart } from './told-apart';
 import { floorOf, upgraded } from './upgrade';
 import { wantsOf, type Want } from './wants';
 
@@ -178,18 +179,14 @@ function arrange(
 	if (!found) return null;
 	const { room } = packer;
 	const { packed: best, mix } = found;
-	const counts = countsOf(best.placements);
-	const toBuy = [...counts]
-		.map(([kindId, count]) => ({ kindId, count: count - (left.get(kindId) ?? 0) }))
-		.filter(({ count }) => count > 0);
-	return {
+	const made: Arrangement = {
 		name,
 		placements: best.placements,
 		standing: best.standing,
 		leftOver: best.left.map(leftOverOf),
-		toBuy,
-		costMinor: toBuy.reduce((sum, { kindId, count }) => sum + kinds[kindId]!.priceMinor * count, 0),
-		kindsUsed: counts.size,
+		toBuy: [],
+		costMinor: 0,
+		kindsUsed: countsOf(best.placements).size,
 		freeShare: Math.max(0, 1 - best.usedMm2 / (room.widthMm * room.depthMm)),
 		massG: best.massG,
 		hasDailyBehind: best.hasDailyBehind,
@@ -197,6 +194,7 @@ function arrange(
 			mix.reduce((sum, option) => sum + discomfortOf(option), 0) +
 			(best.hasDailyBehind ? DAILY_BEHIND : 0)
 	};
+	return priced(made, left, kinds);
 }
 
 function tooBigKinds(
@@ -263,9 +261,7 @@ export function fitNook(home: Home, nookId: string, options: FitOptions = {}): F
 	const arrangements: Arrangement[] = [];
 	for (const name of Object.keys(STYLES) as ArrangementName[]) {
 		const made = arrange(name, packer, left, home.containerKinds);
-		const same = (other: Arrangement) =>
-			JSON.stringify(other.placements) === JSON.stringify(made?.placements);
-		if (made && !arrangements.some(same)) arrangements.push(made);
+		if (made && !arrangements.some((other) => isAlike(other, made))) arrangements.push(made);
 	}
 	const fingerprint = fitFingerprint(home, nookId);
 	if (!arrangements.length) {
@@ -275,11 +271,11 @@ export function fitNook(home: Home, nookId: string, options: FitOptions = {}): F
 		);
 		return { status: 'over-load', nookId, massG, loadG: room.loadG, fingerprint };
 	}
-	arrangements.sort((a, b) => volumeOf(a.leftOver) - volumeOf(b.leftOver));
+	const told = toldApart(arrangements.sort((a, b) => volumeOf(a.leftOver) - volumeOf(b.leftOver)));
 	return {
-		status: arrangements[0]!.leftOver.length === 0 ? 'fitted' : 'partly-fitted',
+		status: told[0]!.leftOver.length === 0 ? 'fitted' : 'partly-fitted',
 		nookId,
-		arrangements,
+		arrangements: told,
 		tooBig: tooBigKinds(kinds, room, new Set(wants.flatMap((want) => want.roles)), play.sideMm),
 		fingerprint
 	};
