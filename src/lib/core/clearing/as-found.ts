@@ -35,10 +35,21 @@ function asFrozen(line: IntakeLine): IntakeLine {
 /** Kinds that keep closed in the cupboard: one that stands in the fridge is open, and another thing than its spare. */
 const OPEN_AS: Readonly<Record<string, string>> = {
 	'food.sauces': 'food.fridge-jars',
-	'food.spreads': 'food.fridge-jars'
+	'food.spreads': 'food.fridge-jars',
+	'food.cans-veg': 'food.fridge-jars',
+	'food.cans-fish': 'food.fridge-jars',
+	'food.cans-fruit': 'food.fridge-jars',
+	// A pot of soup is no tin.
+	'food.soups': 'food.deli'
 };
 /** What is wanted cold where it stands in the fridge. */
-const WANTED_COLD: ReadonlySet<string> = new Set(['food.drinks', 'food.alcohol', 'food.pet']);
+const WANTED_COLD: ReadonlySet<string> = new Set([
+	'food.drinks',
+	'food.alcohol',
+	'food.hot-drinks',
+	'food.baby',
+	'food.pet'
+]);
 function inTheFridge(home: Home, line: IntakeLine, category: string): IntakeLine {
 	const isSpareKnown = knownThing(home, line.name)?.category === line.category;
 	return { ...line, category, name: isSpareKnown ? `${line.name}, open` : line.name };
@@ -50,6 +61,14 @@ function asSpare(home: Home, line: IntakeLine): IntakeLine {
 		? { ...line, name: `${line.name}, spare` }
 		: line;
 }
+
+/** What an open pack of food is kept in the fridge for: it does not go back to the cupboard. */
+const isOpenFood = ({ category, states }: IntakeLine): boolean =>
+	!!category?.startsWith('food.') && states.includes('open');
+
+/** Fresh in the fridge, dried in the rack; a worktop may have either. */
+const HERBS = /^(?:dill|parsley|basil|mint|coriander|chives|tarragon|chervil|marjoram|lovage)$/i;
+const EGGS = /^eggs?(?:\s|$)/i;
 
 const PLAIN_KNIVES = /^(?:knife|knives)$/i;
 const liesWithForks = (home: Home, nookId: NookId): boolean =>
@@ -88,9 +107,15 @@ export function asFound(
 	if (climate === 'chilled' && category) {
 		const open = told ? undefined : OPEN_AS[category];
 		if (open) return { line: inTheFridge(home, typed, open), keeps: null };
-		return { line: typed, keeps: WANTED_COLD.has(category) ? 'chilled' : null };
+		// Whatever they stand in, eggs in the fridge are eggs.
+		if (!told && category === 'kitchen.food-boxes' && EGGS.test(typed.name))
+			return { line: { ...typed, category: 'food.eggs' }, keeps: null };
+		const isCold = WANTED_COLD.has(category) || isOpenFood(typed);
+		return { line: typed, keeps: isCold ? 'chilled' : null };
 	}
 	if (told) return { line: typed, keeps: null };
+	if (nook && nook.kind !== 'worktop' && HERBS.test(typed.name))
+		return { line: { ...typed, category: 'food.spices' }, keeps: null };
 	const isTableKnife =
 		category === 'kitchen.knives' &&
 		PLAIN_KNIVES.test(typed.name) &&

@@ -6,7 +6,7 @@ import {
 	type Quantity
 } from '../model';
 import { NUMBER_WORDS, PIECE_WORDS } from './intake-words';
-import { isKnownName } from '../kinds';
+import { isKnownName, kindOf } from '../kinds';
 import type { Rest } from './intake-rest';
 
 export const MAX_COUNT = 10_000;
@@ -146,6 +146,21 @@ export interface ReadCount {
 	readonly typed: boolean;
 }
 
+/**
+ * Whether the word before a number belongs to the name: `loo rolls 9`, `cool bags 2`, `roasting tins 3`. What the whole
+ * name surely is decides, where it is something else than what is left without the word; a jar of honey is honey.
+ */
+export function isOfName(before: string, word: string): boolean {
+	if (isKnownName(before + word)) return true;
+	const whole = kindOf(before + word);
+	const without = kindOf(before.trim());
+	if (!whole.sure || whole.category?.startsWith('food.')) return false;
+	return (
+		!without.sure ||
+		(whole.category !== without.category && whole.category !== 'kitchen.food-boxes')
+	);
+}
+
 /** Takes how many there are: at the front of what is left, else behind it; one when nothing says it. */
 export function takeCount(rest: Rest): ReadCount {
 	for (const { pattern, value } of FRONT) {
@@ -158,8 +173,7 @@ export function takeCount(rest: Rest): ReadCount {
 		const found = rest.find(pattern);
 		if (!found || NAMED_BY.test(rest.text.slice(0, found.index).trimEnd())) continue;
 		const { count = found[1], word = found[2] ?? '' } = found.groups ?? {};
-		// `Loo rolls 9`: the word before the number belongs to the name.
-		if (found.groups && isKnownName(rest.text.slice(0, found.index) + word)) continue;
+		if (found.groups && isOfName(rest.text.slice(0, found.index), word)) continue;
 		rest.cut(found.index, found[0], 'count');
 		return { value: Number(count), word, text: found[0].trim(), typed: true };
 	}

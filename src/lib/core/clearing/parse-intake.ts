@@ -1,6 +1,6 @@
 import { isKnownName, kindOf, type Kind, type Readings } from '../kinds';
 import type { LotState, Quantity } from '../model';
-import { MAX_COUNT, takeCount, takeSize, type ReadCount } from './intake-counts';
+import { isOfName, MAX_COUNT, takeCount, takeSize, type ReadCount } from './intake-counts';
 import { takeDates, type DateKind, type DateProblem, type ReadDate } from './intake-dates';
 import { Rest, type Reading } from './intake-rest';
 import { COUNT_WORDS, SAYS_NOTHING, STATE_WORDS } from './intake-words';
@@ -182,8 +182,8 @@ function splitPack(
 	const sized = SIZED_PACK.exec(name);
 	if (sized && COUNT_WORDS.test(sized[1]!))
 		return { name: sized[2]!, packWord: sized[1]!, text: name.slice(0, -sized[2]!.length).trim() };
-	const [, inside = '', word = ''] = /^(.+)\s(\S+)$/.exec(name) ?? [];
-	if (!COUNT_WORDS.test(word) || isKnownName(name)) return none;
+	const [, inside = '', word = ''] = /^(.+?)(?:\s+in(?:\s+an?)?)?\s(\S+)$/.exec(name) ?? [];
+	if (!COUNT_WORDS.test(word) || isOfName(`${inside} `, word)) return none;
 	if (VESSEL.test(word) && DRUNK_FROM.test(inside)) return none;
 	// Frozen bread rolls are rolls: what the name ends in has a name of its own.
 	const ends = name.split(' ').map((_, from, all) => all.slice(from).join(' '));
@@ -192,6 +192,8 @@ function splitPack(
 	const isFood = kind.sure && !!kind.category?.startsWith('food.');
 	// Heart pills are no heart.
 	if (DOSES.test(word) && isFood) return none;
+	// Nor are tablets for sterilising a steriliser.
+	if (DOSES.test(word) && kind.category?.startsWith('kitchen.')) return none;
 	return isFood || isKnownName(inside) ? { name: inside, packWord: word, text: word } : none;
 }
 
@@ -276,11 +278,15 @@ export function parseIntake(text: string, context: IntakeContext): IntakeResult 
 const TELLING = /^(?:tins?|cans?|tablets?|tabs|capsules?|caps|pills?)$/i;
 const TINS = /^(?:tins?|cans?)$/i;
 const JARS = /^jars?$/i;
+/** Put up at home: it keeps as what stands in jars does. */
+const HOME_CANNED = /(?:^|\s)home[- ]?(?:canned|bottled|preserved)(?:\s|$)/i;
 const FRESH = /^food\.(?:fruit|salad|onions|potatoes)$/;
 const asTold = (word: string) => word.replace(/^tabs$/i, 'tablets').replace(/^caps$/i, 'capsules');
 
 /** Kind of a name; what it was counted in has a say where it is a tin or a tablet. */
 export function kindFor(name: string, countWord: string, readings: Readings = {}): Kind {
+	const own = HOME_CANNED.exec(name);
+	if (own) return kindFor(name.replace(own[0], ' ').trim(), 'jars', readings);
 	const plain = kindOf(name, readings);
 	// Fruit and vegetables in jars keep as those in tins do.
 	if (JARS.test(countWord) && FRESH.test(plain.category ?? ''))
