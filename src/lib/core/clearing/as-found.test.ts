@@ -70,6 +70,21 @@ describe('what a place says of what is typed in there', () => {
 		expect(typed('4 beer', fridge).thing.needs).toContain('chilled');
 		expect(typed('4 beer').thing.needs).not.toContain('chilled');
 	});
+	it('is kept cold once it is open, or is soup and coffee that stand cold', () => {
+		for (const line of ['olives', 'anchovies in jar', 'opened passata', 'capers'])
+			expect(typed(line, fridge).thing.category, line).toBe('food.fridge-jars');
+		expect(typed('pot of soup', fridge).thing.category).toBe('food.deli');
+		expect(typed('2 tins soup').thing.category).toBe('food.soups');
+		for (const line of ['opened baby food jar', '4 iced coffee', '1 rice open'])
+			expect(typed(line, fridge).thing.needs, line).toContain('chilled');
+		expect(typed('1 rice', fridge).thing.needs).not.toContain('chilled');
+	});
+	it('is a herb fresh in the fridge and dried in the rack, and an egg in whatever box', () => {
+		expect(typed('dill', fridge).thing.category).toBe('food.salad');
+		expect(typed('dill').thing.category).toBe('food.spices');
+		expect(typed('2 egg cartons', fridge).thing.category).toBe('food.eggs');
+		expect(typed('egg cartons 30').thing.category).toBe('kitchen.food-boxes');
+	});
 	it('is another thing than its spare in the cupboard, whichever is typed first', () => {
 		const spareLast = typed('2 ketchup', shelf, typed('1 ketchup', fridge).home);
 		expect(spareLast.thing).toMatchObject({ name: 'ketchup, spare', category: 'food.sauces' });
@@ -104,6 +119,20 @@ describe('usual sizes', () => {
 		expect(typed(`4 ${name}`).thing.piece.widthMm).toBe(mm)
 	);
 	it.each([
+		['cool bags 2', 2, 'cool bags', 'kitchen.lunch'],
+		['roasting tins 3', 3, 'roasting tins', 'kitchen.bakeware'],
+		['bread tins 2', 2, 'bread tins', 'kitchen.bakeware'],
+		['ice trays 3', 3, 'ice trays', 'kitchen.tools'],
+		['sleeping bags 2', 2, 'sleeping bags', 'home.camping'],
+		['watering cans 2', 2, 'watering cans', 'home.garden'],
+		['honey jars 3', 3, 'honey', 'food.spreads'],
+		['tuna tins 3', 3, 'tuna', 'food.cans-fish'],
+		['paint tins 3', 3, 'paint', 'home.fuel']
+	])('%s: %d %s', (line, count, name, category) => {
+		const { lot, thing } = typed(line);
+		expect([lot.count, thing.name, thing.category]).toEqual([count, name, category]);
+	});
+	it.each([
 		['rice 10kg', 11, 15],
 		['porridge oats 1kg', 2, 3.5],
 		['dog food 12kg', 15, 36],
@@ -134,6 +163,12 @@ describe('usual sizes', () => {
 	it.each([
 		['tin salmon', 'food.cans-fish'],
 		['2 tins salmon', 'food.cans-fish'],
+		['steriliser tablets', 'kitchen.bleach'],
+		['vinegar cleaning 5l', 'kitchen.acids'],
+		['kitchen shears', 'kitchen.knives'],
+		['oyster grit 2kg', 'food.pet'],
+		['24 jars tomatoes home canned', 'food.cans-veg'],
+		['home canned peaches', 'food.cans-fruit'],
 		['salmon', 'food.raw-meat'],
 		['heart pills', 'bathroom.medicines'],
 		['fish oil capsules', 'bathroom.medicines'],

@@ -31,7 +31,8 @@ export interface Objection {
 	readonly groupIds: readonly string[];
 }
 
-type Family = 'food' | 'cookware' | 'cloth' | 'cleaning' | 'body' | 'medicine' | 'pets' | 'rest';
+type Family =
+	'food' | 'cookware' | 'cloth' | 'cleaning' | 'body' | 'medicine' | 'pets' | 'toys' | 'rest';
 /** Families as one speaks of them, by the area and branch of the kinds; written apart from the rules of the solver. */
 function familyOf({ category }: Thing): Family {
 	const { code, area } = categoryOf(category);
@@ -40,6 +41,7 @@ function familyOf({ category }: Thing): Family {
 	if (area === 'food') return 'food';
 	if (/clean|bleach|acid|waste|laundry|pest|fuel/.test(code)) return 'cleaning';
 	if (/medicines|first-aid/.test(code)) return 'medicine';
+	if (code === 'home.toys') return 'toys';
 	if (code === 'kitchen.odds') return 'rest';
 	if (area === 'bathroom') return 'body';
 	return area === 'kitchen' ? 'cookware' : 'rest';
@@ -64,6 +66,11 @@ interface Standing {
 /** Families that nobody puts side by side. */
 const ODD: readonly (readonly [Family, Family])[] = [
 	['food', 'cloth'],
+	['food', 'toys'],
+	['cookware', 'toys'],
+	// A child that looks for a toy finds what stands beside it.
+	['medicine', 'toys'],
+	['cleaning', 'toys'],
 	['food', 'body'],
 	['food', 'rest'],
 	['food', 'pets'],
