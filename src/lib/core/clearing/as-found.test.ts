@@ -36,6 +36,9 @@ describe('counts of what comes many to a pack', () => {
 		['vanilla sugar 10 sachets', 1],
 		['12 sachets cat food', 12],
 		['jar labels 100', 2],
+		['milk filters 200', 3],
+		['paper doilies 100', 2],
+		['40 seed packets', 40],
 		['8 frozen bread rolls', 2],
 		['6 tins tomatoes', 6]
 	])('%s: %d in stock', (line, count) => expect(inStock(read(line))).toBe(count));

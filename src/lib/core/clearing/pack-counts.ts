@@ -7,6 +7,8 @@ const Row = z.tuple([z.int().positive(), z.int().positive(), z.string()]);
 export const PackCounts = z.strictObject({
 	/** So many in a pack, the number from which pieces are meant, names. */
 	inPacks: z.array(Row),
+	/** As `inPacks`, for what has no row, by its kind: nobody has 200 boxes of labels. */
+	byKind: z.record(z.string(), z.tuple([z.int().positive(), z.int().positive()])),
 	/** By the word that is counted. */
 	words: z.record(z.string(), z.int().positive()),
 	wordsFrom: z.int().positive(),
@@ -63,8 +65,9 @@ export function inStock(line: {
 	const isPacks = PACKS.test(word) && (count === 1 || word.endsWith('s'));
 	if (isPacks) return count * (ofEnd(byPiece, name) ?? 1);
 	if (word && !PIECES.test(word)) return count;
-	const row = ofEnd(inPacks, name);
-	return row && count >= row.from ? Math.ceil(count / row.perPack) : count;
+	const [perPack = 1, from = Infinity] = COUNTS.byKind[line.category ?? ''] ?? [];
+	const row = ofEnd(inPacks, name) ?? { perPack, from };
+	return count >= row.from ? Math.ceil(count / row.perPack) : count;
 }
 
 /**
