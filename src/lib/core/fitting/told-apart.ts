@@ -1,14 +1,26 @@
 import { volumeOf } from '../standing';
 import type { ContainerKind } from '../model';
-import type { Arrangement } from './fit';
 import { countsOf } from './owned';
+import type { ArrangementName } from './styles';
+
+/** What is looked at of an arrangement, to price it and to tell it from others. */
+export interface Tellable {
+	readonly name: ArrangementName;
+	readonly placements: readonly { readonly kindId: string }[];
+	readonly leftOver: readonly { readonly volumeMl: number }[];
+	readonly toBuy: readonly { readonly kindId: string; readonly count: number }[];
+	readonly costMinor: number;
+	readonly discomfort: number;
+	/** Floor left free, 0 to 1. */
+	readonly freeShare: number;
+}
 
 /** Gives an arrangement what of it has to be bought, where the house still has so many of each kind. */
-export function priced<Kinds extends Readonly<Record<string, Pick<ContainerKind, 'priceMinor'>>>>(
-	arrangement: Arrangement,
+export function priced<Each extends Tellable>(
+	arrangement: Each,
 	left: ReadonlyMap<string, number>,
-	kinds: Kinds
-): Arrangement {
+	kinds: Readonly<Record<string, Pick<ContainerKind, 'priceMinor'>>>
+): Each {
 	const toBuy = [...countsOf(arrangement.placements)]
 		.map(([kindId, count]) => ({ kindId, count: count - (left.get(kindId) ?? 0) }))
 		.filter(({ count }) => count > 0);
@@ -20,15 +32,15 @@ export function priced<Kinds extends Readonly<Record<string, Pick<ContainerKind,
 }
 
 /** Whether two arrangements have the same containers in the same places. */
-export const isAlike = (one: Arrangement, other: Arrangement): boolean =>
+export const isAlike = (one: Tellable, other: Tellable): boolean =>
 	JSON.stringify(one.placements) === JSON.stringify(other.placements);
 
 /** What counts against an arrangement, less is better. */
-const against = ({ leftOver, costMinor, discomfort, freeShare }: Arrangement) =>
+const against = ({ leftOver, costMinor, discomfort, freeShare }: Tellable) =>
 	[volumeOf(leftOver), costMinor, discomfort, 1 - freeShare] as const;
 
 /** Whether one is as good as another in everything, and better in something. */
-function outdoes(one: Arrangement, other: Arrangement): boolean {
+function outdoes(one: Tellable, other: Tellable): boolean {
 	const [ours, theirs] = [against(one), against(other)];
 	return ours.every((each, i) => each <= theirs[i]!) && ours.some((each, i) => each < theirs[i]!);
 }
@@ -39,12 +51,12 @@ function outdoes(one: Arrangement, other: Arrangement): boolean {
  * the first, which stays first; ties by order.
  * @param arrangements Best first, none like another, all priced alike.
  */
-export function toldApart(arrangements: readonly Arrangement[]): Arrangement[] {
+export function toldApart<Each extends Tellable>(arrangements: readonly Each[]): Each[] {
 	const kept = arrangements.filter(
 		(one, i) => i === 0 || !arrangements.some((other) => outdoes(other, one))
 	);
-	const least = (of: (one: Arrangement) => number, among: readonly Arrangement[]) =>
-		among.reduce<Arrangement | undefined>(
+	const least = (of: (one: Each) => number, among: readonly Each[]) =>
+		among.reduce<Each | undefined>(
 			(best, one) => (best && of(best) <= of(one) ? best : one),
 			undefined
 		);
@@ -53,7 +65,7 @@ export function toldApart(arrangements: readonly Arrangement[]): Arrangement[] {
 	const others = kept.filter((one) => one !== cheapest);
 	const [first] = kept;
 	/** What is chosen already has a name before the others. */
-	const firstOr = (among: readonly Arrangement[], of: (one: Arrangement) => number) =>
+	const firstOr = (among: readonly Each[], of: (one: Each) => number) =>
 		first && among.includes(first) ? first : least(of, among);
 	const calm = firstOr(
 		others.filter(({ discomfort }) => discomfort < cheapest.discomfort),
@@ -63,7 +75,7 @@ export function toldApart(arrangements: readonly Arrangement[]): Arrangement[] {
 		others.filter((one) => one !== calm),
 		({ freeShare }) => -freeShare
 	);
-	const names = new Map<Arrangement, Arrangement['name']>([[cheapest, 'house-first']]);
+	const names = new Map<Each, ArrangementName>([[cheapest, 'house-first']]);
 	if (calm) names.set(calm, 'calm');
 	if (roomy) names.set(roomy, 'roomy');
 	return kept.flatMap((one) => {
