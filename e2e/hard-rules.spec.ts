@@ -1,6 +1,5 @@
-import { execFileSync } from 'node:child_process';
-import { expect, test, type Page } from '@playwright/test';
-import { goTo, NOW, openDemo, saved, solve } from './helpers';
+import { expect, test, type Page, type TestInfo } from '@playwright/test';
+import { goTo, openDemo, openGenerated, solve } from './helpers';
 
 /** A tag, a place, what the drawing says of it in three words at most, and what the page says when it is put there. */
 type Row = readonly [tag: string, place: string, short: string, long: string];
@@ -25,13 +24,13 @@ async function breakEach(page: Page, rows: readonly Row[]): Promise<void> {
 		});
 }
 
-async function openSketch(page: Page, path: string, id: string): Promise<void> {
-	execFileSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'e2e/write-home.ts', path, id]);
-	await page.clock.setFixedTime(NOW);
-	await page.goto('/');
-	await page.getByLabel('Import a home file').setInputFiles(path);
-	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible({ timeout: 30_000 });
-	await saved(page);
+/** Opens a sketched home and plans it. */
+async function openPlanned(
+	page: Page,
+	info: TestInfo,
+	which: 'wheels' | 'freezers'
+): Promise<void> {
+	await openGenerated(page, info, which);
 	await goTo(page, 'Place');
 	await solve(page);
 }
@@ -77,7 +76,7 @@ test('Place: two that may not stand together are said to, in a place and in a ca
 test('Place: who sits, and who may not climb, is thought of when something is moved by hand', async ({
 	page
 }, info) => {
-	await openSketch(page, info.outputPath('wheels.keepnook.json'), 'wheels');
+	await openPlanned(page, info, 'wheels');
 	await breakEach(page, [
 		['Cooking tools', 'Wall cabinet: Shelf 3', 'out of reach', 'Somebody who sits cannot reach it'],
 		['Drinks', 'Open shelves: Shelf 5', 'heavy, high up', 'Too heavy to lift to this height']
@@ -85,7 +84,7 @@ test('Place: who sits, and who may not climb, is thought of when something is mo
 });
 
 test('Place: what needs a step stool is said where nobody may climb', async ({ page }, info) => {
-	await openSketch(page, info.outputPath('freezers.keepnook.json'), 'freezers');
+	await openPlanned(page, info, 'freezers');
 	await breakEach(page, [
 		['Cutlery', 'Wall cabinet: Shelf 3', 'needs a stool', 'Somebody who uses it may not climb']
 	]);

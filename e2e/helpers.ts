@@ -1,4 +1,5 @@
-import { expect, type Page } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { expect, type Page, type TestInfo } from '@playwright/test';
 
 /** The day on which every journey happens. */
 export const NOW = new Date('2026-03-02T09:00:00Z');
@@ -34,6 +35,26 @@ export async function newHome(page: Page, name: string): Promise<void> {
 	await page.getByLabel('What do you call it?').fill(name);
 	await page.getByRole('button', { name: 'Make this home' }).click();
 	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible();
+}
+
+/** Imports a home that the generator makes, or one that is sketched. */
+export async function openGenerated(
+	page: Page,
+	info: TestInfo,
+	which: 'house' | 'room' | 'toddler' | 'wheels' | 'family' | 'freezers'
+): Promise<void> {
+	const path = info.outputPath(`${which}.keepnook.json`);
+	execFileSync(process.execPath, [
+		'node_modules/tsx/dist/cli.mjs',
+		'e2e/write-home.ts',
+		path,
+		which
+	]);
+	await page.clock.setFixedTime(NOW);
+	await page.goto('/');
+	await page.getByLabel('Import a home file').setInputFiles(path);
+	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible({ timeout: 30_000 });
+	await saved(page);
 }
 
 /** The panel of what is chosen: beside the drawing, on a small screen a sheet over it. */

@@ -1,29 +1,8 @@
-import { execFileSync } from 'node:child_process';
-import { expect, test, type Page, type TestInfo } from '@playwright/test';
-import { goTo, NOW, openDemo, saved, solve } from './helpers';
+import { expect, test, type Page } from '@playwright/test';
+import { goTo, openDemo, openGenerated, saved, solve } from './helpers';
 
 const part = (page: Page, name: RegExp) =>
 	page.getByRole('navigation', { name: 'Parts of Place' }).getByRole('link', { name }).click();
-
-/** Imports a home that the generator makes, or one that is sketched. */
-async function openGenerated(
-	page: Page,
-	info: TestInfo,
-	size: 'house' | 'room' | 'toddler' | 'wheels' | 'family'
-) {
-	const path = info.outputPath(`${size}.keepnook.json`);
-	execFileSync(process.execPath, [
-		'node_modules/tsx/dist/cli.mjs',
-		'e2e/write-home.ts',
-		path,
-		size
-	]);
-	await page.clock.setFixedTime(NOW);
-	await page.goto('/');
-	await page.getByLabel('Import a home file').setInputFiles(path);
-	await expect(page.getByRole('heading', { name: 'Job sheet' })).toBeVisible({ timeout: 30_000 });
-	await saved(page);
-}
 
 test('Place: four schools side by side; one group’s place, then a whole plan is taken', async ({
 	page

@@ -269,6 +269,24 @@ describe('explaining', () => {
 			model.places.findIndex((place) => place.nook.id === shelf.id)
 		);
 	});
+	it('says whether it is the place or the cabinet that holds what may not be with it', () => {
+		const demo = demoHome(NOW);
+		const model = buildZoneModel(demo);
+		const partOf = (name: string) =>
+			model.parts.findIndex(({ figures }) => figures.groupId === groupNamed(demo, name).id);
+		const [basin, drawer] = ['Under the basin', 'Basin cabinet, drawer'].map((name) =>
+			model.places.findIndex(({ nook }) => nook.name === name)
+		) as [number, number];
+		const conflictsWith = (placed: string, at: number, inHand: string) => {
+			const layout = layoutOf(model, []);
+			layout.place(partOf(placed), at);
+			return pricesFor(model, layout, [partOf(inHand)]).map(({ conflict }) => conflict);
+		};
+		const acid = conflictsWith('Bleach', basin, 'Descalers');
+		expect([acid[basin], acid[drawer]]).toEqual(['apart', 'apart']);
+		const medicine = conflictsWith('Bathroom cleaning', basin, 'Medicines');
+		expect([medicine[basin], medicine[drawer]]).toEqual(['conflict', null]);
+	});
 	it('moves what has no place into a nook, and no further', () => {
 		const bare = { ...toZonePlan(result, 'p', 'Plan', NOW), assignments: [] };
 		const [first] = result.assignments;
@@ -317,6 +335,17 @@ describe('plans kept in the home', () => {
 			layoutOf(model, moved.zonePlans['p1']!.assignments).assignment
 		);
 		expect(broken).toContainEqual({ groupId: peas.id, nookId: shelf.id, code: 'needs-frozen' });
+	});
+	it('name each broken rule once for a group and a place, however many ways it is broken', () => {
+		const model = buildZoneModel(home);
+		// Everything in one drawer: too full in litres, front and load at once.
+		const all = brokenRules(model, new Int32Array(model.parts.length).fill(0));
+		const keys = all.map(({ groupId, nookId, code }) => `${groupId}/${nookId}/${code}`);
+		expect(new Set(keys).size).toBe(keys.length);
+		expect(all.filter(({ code }) => code === 'over-capacity')).toHaveLength(1);
+		expect(
+			violations(model.problem, new Int32Array(model.parts.length).fill(0)).length
+		).toBeGreaterThan(all.length);
 	});
 	it('keep the last four', () => {
 		const many = [2, 3, 4, 5, 6].reduce(
