@@ -9,7 +9,7 @@ import {
 import { listText } from './numbers';
 
 /** Says why a group may not live in a nook. */
-export function hardText(code: HardCode | 'over-capacity' | 'conflict' | 'apart'): string {
+export function hardText(code: BrokenRule['code']): string {
 	switch (code) {
 		case 'not-measured':
 			return 'This place is not measured yet. Measure it in Walk.';
@@ -67,8 +67,18 @@ export function hardText(code: HardCode | 'over-capacity' | 'conflict' | 'apart'
 			return 'You have pinned it to another place.';
 		case 'over-capacity':
 			return 'It is over-full once room to grow is left.';
-		case 'conflict':
-			return 'Food, medicines and cleaners must not share a place, nor dishes or cooking ware and cleaners, raw meat and what is eaten as it is, pet food and what harms pets.';
+		case 'food-medicine':
+			return 'Food and medicines must not share a place.';
+		case 'food-cleaner':
+			return 'Food must not share a place with cleaners, or with what nobody has said the kind of yet.';
+		case 'medicine-cleaner':
+			return 'Medicines and cleaners must not share a place.';
+		case 'ware-cleaner':
+			return 'What you eat from or cook with must not share a place with cleaners.';
+		case 'raw-ready':
+			return 'Raw meat or fish must not share a shelf with what is eaten as it is.';
+		case 'pet-food':
+			return 'Pet food must not share a place with what harms pets: onions, garlic, chocolate, raisins.';
 		case 'apart':
 			return 'Bleach and acids (descalers, toilet cleaners) must not stand in one cabinet: together they give off poisonous gas.';
 	}

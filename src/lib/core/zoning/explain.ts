@@ -2,7 +2,7 @@ import type { Assignment as SavedAssignment } from '../model';
 import type { ReachBand } from '../survey';
 import { DIMENSIONS, type ZoneModel } from './build';
 import { costOf, type CostParts } from './cell';
-import type { HardCode } from './hard-rules';
+import { clashOf, type ClashCode, type HardCode } from './hard-rules';
 import type { SoftCode } from './soft-rules';
 import {
 	CAPACITY_TOLERANCE,
@@ -50,7 +50,7 @@ export interface Price {
 	readonly nookId: string;
 	readonly hard: HardCode | null;
 	/** What stands in the place, or in its cabinet, and may not be together with it; null: nothing does. */
-	readonly conflict: 'conflict' | 'apart' | null;
+	readonly conflict: ClashCode | 'apart' | null;
 	readonly fits: boolean;
 	/** What of the place is short for it, were nothing in the way otherwise; null: nothing is. */
 	readonly short: (typeof DIMENSIONS)[number] | null;
@@ -85,7 +85,7 @@ export function partsAt(
  * that they would cost.
  */
 export function pricesFor(model: ZoneModel, layout: Layout, parts: readonly number[]): Price[] {
-	const { N, cost } = model.problem;
+	const { G, N, cost } = model.problem;
 	const homes = parts.map((g) => layout.assignment[g]!);
 	const before = layout.objective;
 	const lift = () => parts.forEach((g) => layout.place(g, -1));
@@ -103,13 +103,15 @@ export function pricesFor(model: ZoneModel, layout: Layout, parts: readonly numb
 	lift();
 	const here = parts.every((g, i) => isOpen(g, homes[i]!)) ? put((i) => homes[i]!).sum : 0;
 	lift();
+	const ofParts = kindsOf(model, parts);
+	/** What stands in a nook without the parts in hand. */
+	const kindsIn = (n: number) =>
+		kindsOf(model, [...layout.members.subarray(n * G, n * G + layout.held[n]!)]);
 	const prices = model.places.map((place, n): Price => {
 		const hard = parts.map((g) => model.cells[g * N + n]!.hard).find(Boolean) ?? null;
 		const conflict = parts.some((g) => !layout.agreesInZone(g, n))
 			? 'apart'
-			: parts.some((g) => !layout.agrees(g, n))
-				? 'conflict'
-				: null;
+			: clashOf(ofParts, kindsIn(n));
 		const nookId = place.nook.id;
 		const short = shortAt(model, layout, parts, n);
 		if (!parts.every((g) => isOpen(g, n)))
@@ -285,10 +287,14 @@ export function freeSpaceOf(model: ZoneModel, layout: Layout, fillShare: number)
 	return { places, empty, share: whole ? Math.max(0, 1 - used / whole) : 0 };
 }
 
+/** What some parts are together, in bits. */
+const kindsOf = ({ problem }: ZoneModel, parts: readonly number[]): number =>
+	parts.reduce((all, g) => all | problem.kinds[g]!, 0);
+
 export interface BrokenRule {
 	readonly groupId: string;
 	readonly nookId: string;
-	readonly code: HardCode | 'over-capacity' | 'conflict' | 'apart';
+	readonly code: HardCode | 'over-capacity' | ClashCode | 'apart';
 }
 
 /** Lists the hard rules that an assignment, perhaps made by hand, breaks: each once for a group and a nook. */
@@ -300,6 +306,13 @@ export function brokenRules(model: ZoneModel, assignment: Assignment): BrokenRul
 	};
 	const broken = violations(model.problem, assignment).map((found): BrokenRule => {
 		const nookId = model.places[found.nook]!.nook.id;
+		if (found.code === 'conflict') {
+			const here = kindsOf(
+				model,
+				[...assignment.keys()].filter((g) => assignment[g] === found.nook)
+			);
+			return { groupId: groupIn(found.nook), nookId, code: clashOf(here, here)! };
+		}
 		if (found.code !== 'forbidden')
 			return { groupId: groupIn(found.nook), nookId, code: found.code };
 		return {

@@ -253,11 +253,30 @@ export function hardRuleBroken(input: RuleInput): HardCode | null {
 export const hardRulesBroken = (input: RuleInput): HardCode[] =>
 	RULES.flatMap((rule) => rule(input) ?? []);
 
-/** What may not share a nook: bit 1 food, 2 cleaner or of unknown kind, 4 medicine, 8 pet food, 16 what harms pets, 32 raw, 64 chilled and not raw, 128 what one eats from or cooks with. */
+/** Bits of what a group is: food, cleaner or of unknown kind … chilled and not raw, what one eats from or cooks with. */
+const [FOOD, CLEANER, MEDICINE, PET_FOOD, HARMS_PETS, RAW, READY, WARE] = [
+	1, 2, 4, 8, 16, 32, 64, 128
+] as const;
+/** What may not share a nook, the gravest first. */
+const CLASHES = [
+	['food-medicine', FOOD, MEDICINE],
+	['food-cleaner', FOOD, CLEANER],
+	['medicine-cleaner', MEDICINE, CLEANER],
+	['ware-cleaner', WARE, CLEANER],
+	['raw-ready', RAW, READY],
+	['pet-food', PET_FOOD, HARMS_PETS]
+] as const;
+export type ClashCode = (typeof CLASHES)[number][0];
+
+/**
+ * Says which rule two sets of kinds break by sharing a nook, the gravest; null: none.
+ * @example clashOf(kindsOfFlour, kindsOfBleach) // 'food-cleaner'
+ */
+export const clashOf = (one: number, other: number): ClashCode | null =>
+	CLASHES.find(([, a, b]) => (one & a && other & b) || (one & b && other & a))?.[0] ?? null;
+
+/** What a group is, and what may not share a nook with it, in bits. */
 export function kindsAndConflicts(figures: GroupFigures): { kinds: number; conflicts: number } {
-	const [FOOD, CLEANER, MEDICINE, PET_FOOD, HARMS_PETS, RAW, READY, WARE] = [
-		1, 2, 4, 8, 16, 32, 64, 128
-	] as const;
 	const { hazards, isFood, things } = figures;
 	const isChilled = figures.needs.has('chilled');
 	const isRaw = hazards.has('raw-meat') && isChilled;
@@ -275,17 +294,10 @@ export function kindsAndConflicts(figures: GroupFigures): { kinds: number; confl
 		(isRaw ? RAW : 0) |
 		(!isRaw && isChilled ? READY : 0) |
 		(isWare ? WARE : 0);
-	const refuses: readonly (readonly [number, number])[] = [
-		[FOOD, CLEANER | MEDICINE],
-		[CLEANER, FOOD | MEDICINE | WARE],
-		[MEDICINE, FOOD | CLEANER],
-		[PET_FOOD, HARMS_PETS],
-		[HARMS_PETS, PET_FOOD],
-		[RAW, READY],
-		[READY, RAW],
-		[WARE, CLEANER]
-	];
-	const conflicts = refuses.reduce((all, [bit, refused]) => (kinds & bit ? all | refused : all), 0);
+	const conflicts = CLASHES.reduce(
+		(all, [, a, b]) => all | (kinds & a ? b : 0) | (kinds & b ? a : 0),
+		0
+	);
 	return { kinds, conflicts };
 }
 /** What one eats from or cooks with; appliances and bags are not touched by a closed bottle beside them. */

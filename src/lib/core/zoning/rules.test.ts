@@ -13,7 +13,13 @@ import { apply, bareKitchen } from '../fixtures/tiny-home';
 import { placeOfNook, usableSpace, type NookPlace } from '../survey';
 import { BelongsTable } from './belongs';
 import { clearOf } from '../standing';
-import { cabinetConflicts, hardRuleBroken, kindsAndConflicts, type RuleInput } from './hard-rules';
+import {
+	cabinetConflicts,
+	clashOf,
+	hardRuleBroken,
+	kindsAndConflicts,
+	type RuleInput
+} from './hard-rules';
 
 const PLAIN = new BelongsTable([]);
 function clearAt({ nook }: NookPlace) {
@@ -390,22 +396,32 @@ describe('hard rules', () => {
 describe('what may not share a place', () => {
 	const clash = (a: Partial<GroupFigures>, b: Partial<GroupFigures>) => {
 		const [one, two] = [kindsAndConflicts(figures(a)), kindsAndConflicts(figures(b))];
-		expect(!!(one.kinds & two.conflicts)).toBe(!!(two.kinds & one.conflicts));
-		return !!(one.kinds & two.conflicts);
+		const code = clashOf(one.kinds, two.kinds);
+		expect(clashOf(two.kinds, one.kinds)).toBe(code);
+		// What is said is what the planner keeps apart, both ways round.
+		expect(!!(one.kinds & two.conflicts)).toBe(code !== null);
+		expect(!!(two.kinds & one.conflicts)).toBe(code !== null);
+		return code;
 	};
 	const food = { isFood: true };
 	const of = (...hazards: ('cleaner' | 'medicine' | 'bleach' | 'acid')[]) => ({
 		hazards: new Set(hazards)
 	});
 	it('is food with cleaners or medicines, and what one eats from with cleaners, both ways round', () => {
-		expect(clash(food, of('cleaner'))).toBe(true);
-		expect(clash(food, of('medicine'))).toBe(true);
-		expect(clash(of('cleaner'), of('medicine'))).toBe(true);
+		expect(clash(food, of('cleaner'))).toBe('food-cleaner');
+		expect(clash(food, of('medicine'))).toBe('food-medicine');
+		expect(clash(of('cleaner'), of('medicine'))).toBe('medicine-cleaner');
 		const plates = { things: [{ category: 'kitchen.dishes' } as Thing] };
-		expect(clash(plates, of('cleaner'))).toBe(true);
+		expect(clash(plates, of('cleaner'))).toBe('ware-cleaner');
 		const kibble = { isFood: true, things: [{ category: 'food.pet', name: 'kibble' } as Thing] };
 		const onions = { isFood: true, things: [{ category: 'food.onions', name: 'onions' } as Thing] };
-		expect(clash(kibble, onions)).toBe(true);
+		expect(clash(kibble, onions)).toBe('pet-food');
+		const cold = (...hazards: 'raw-meat'[]) => ({
+			isFood: true,
+			needs: new Set(['chilled' as const]),
+			hazards: new Set(hazards)
+		});
+		expect(clash(cold('raw-meat'), cold())).toBe('raw-ready');
 	});
 	it('is bleach with acids in one cabinet, whatever the shelf', () => {
 		const [one, two] = [of('bleach'), of('acid')].map((f) => cabinetConflicts(figures(f)));
@@ -414,9 +430,9 @@ describe('what may not share a place', () => {
 		expect(cabinetConflicts(figures(of('cleaner')))).toEqual({ kinds: 0, conflicts: 0 });
 	});
 	it('is nothing else', () => {
-		expect(clash(food, food)).toBe(false);
-		expect(clash(food, {})).toBe(false);
-		expect(clash(of('cleaner'), of('cleaner', 'bleach'))).toBe(false);
+		expect(clash(food, food)).toBeNull();
+		expect(clash(food, {})).toBeNull();
+		expect(clash(of('cleaner'), of('cleaner', 'bleach'))).toBeNull();
 	});
 });
 

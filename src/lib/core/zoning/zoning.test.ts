@@ -285,7 +285,7 @@ describe('explaining', () => {
 		const acid = conflictsWith('Bleach', basin, 'Descalers');
 		expect([acid[basin], acid[drawer]]).toEqual(['apart', 'apart']);
 		const medicine = conflictsWith('Bathroom cleaning', basin, 'Medicines');
-		expect([medicine[basin], medicine[drawer]]).toEqual(['conflict', null]);
+		expect([medicine[basin], medicine[drawer]]).toEqual(['medicine-cleaner', null]);
 	});
 	it('moves what has no place into a nook, and no further', () => {
 		const bare = { ...toZonePlan(result, 'p', 'Plan', NOW), assignments: [] };

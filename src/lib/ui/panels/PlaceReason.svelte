@@ -6,6 +6,7 @@
 	import type { Home } from '$lib/core/model';
 	import {
 		explainParts,
+		HARD_CODES,
 		partsAt,
 		placesOfLots,
 		whyAstray,
@@ -35,7 +36,7 @@
 	const plan = $derived(home.activePlanId ? home.zonePlans[home.activePlanId] : undefined);
 	const group = $derived(home.groups[groupId]!);
 	/** Rules that are broken by all that stands in a place together. */
-	const SHARED: ReadonlySet<BrokenRule['code']> = new Set(['over-capacity', 'conflict', 'apart']);
+	const isShared = (code: BrokenRule['code']) => !HARD_CODES.some((own) => own === code);
 	const has = (kind: 'pin' | 'ban') =>
 		home.pins.some((pin) => pin.kind === kind && pin.groupId === groupId && pin.nookId === nookId);
 	const nookName = (id: string) => home.nooks[id]?.name ?? '';
@@ -49,7 +50,7 @@
 	/** What is wrong with it standing here: on its own account, or with what else is here. */
 	const wrong = $derived(
 		broken.filter(
-			(rule) => rule.nookId === nookId && (rule.groupId === groupId || SHARED.has(rule.code))
+			(rule) => rule.nookId === nookId && (rule.groupId === groupId || isShared(rule.code))
 		)
 	);
 	const ruledOut = $derived(reason ? tellingRules(reason.ruledOut) : []);
