@@ -248,8 +248,9 @@ export function writeAssignment(model: ZoneModel, saved: readonly SavedAssignmen
 			}))
 		);
 		choices.sort((a, b) => b.worth - a.worth || b.isOpen - a.isOpen || a.g - b.g);
-		// A row gives what it holds, and a little more: shares are rounded and stock changes.
-		for (const slack of [0.4, Infinity])
+		// A row gives what it holds first, so that of two parts alike each finds its own; then a little more, since shares are
+		// rounded and stock changes.
+		for (const slack of [0.02, 0.4, Infinity])
 			for (const { g, one } of choices) {
 				const { portion } = model.parts[g]!;
 				if (assignment[g]! >= 0 || one.left + slack * portion < portion - 1e-9) continue;

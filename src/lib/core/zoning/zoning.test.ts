@@ -24,6 +24,7 @@ import {
 	movePart,
 	placeHome,
 	pricesFor,
+	readAssignment,
 	togglePin,
 	totalsOf,
 	toZonePlan,
@@ -335,6 +336,31 @@ describe('plans kept in the home', () => {
 			layoutOf(model, moved.zonePlans['p1']!.assignments).assignment
 		);
 		expect(broken).toContainEqual({ groupId: peas.id, nookId: shelf.id, code: 'needs-frozen' });
+	});
+	it('are read back part by part, where two parts are alike and a third has no place', () => {
+		// Two of one thing, each a part, and a larger part that stands nowhere.
+		const part = (volumeMl: number, portion: number, ...ids: string[]) => ({
+			figures: {
+				groupId: groupNamed(home, 'Frozen vegetables').id,
+				held: ids.map((id) => ({ id, piece: { widthMm: volumeMl, depthMm: 1000, heightMm: 1 } }))
+			},
+			portion,
+			share: 1,
+			thingIds: ids
+		});
+		const model = buildZoneModel(home);
+		const parts = [
+			part(197, 0.197, 'a'),
+			part(197, 0.197, 'a'),
+			part(256, 0.256, 'b'),
+			part(138, 0.138, 'c'),
+			part(212, 0.212, 'd')
+		];
+		const [one, two] = [0, 1];
+		const alike = { ...model, parts: parts as unknown as typeof model.parts };
+		const assignment = Int32Array.from([one, two, two, one, -1]);
+		const { assignments } = readAssignment(alike, assignment);
+		expect([...writeAssignment(alike, assignments)]).toEqual([...assignment]);
 	});
 	it('name each broken rule once for a group and a place, however many ways it is broken', () => {
 		const model = buildZoneModel(home);

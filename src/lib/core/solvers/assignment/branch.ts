@@ -254,6 +254,15 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 	const isRestarting = () =>
 		rootObjective - bestObjective > RESTART_SHARE * (rootObjective - rootBound) &&
 		rootObjective - bestObjective > Math.abs(bestObjective) * 1e-4;
+	/** Tells of the work so far, which a true answer ends. */
+	function report(): void {
+		stopped ||= !!options.onProgress?.({
+			doneShare: Math.min(1, relaxation.work / options.work),
+			objective: bestObjective,
+			bound: Math.min(rootBound, bestObjective),
+			assignment: best
+		});
+	}
 	/**
 	 * Bounds a node, closes and fixes what it can, and gives its children, the most promising first; none when nothing
 	 * better lies under it. The best plan may change on the way.
@@ -271,6 +280,8 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 		let levelled = { bound: -Infinity, pass: 0, split: split.save(), price: node.price };
 		let levelling = levels > 0;
 		for (let pass = 0, plain = 0; plain < PASSES; pass++) {
+			// The root of a large home takes its time: whoever waits hears of each pass.
+			if (isRoot && pass) report();
 			const layout = new Layout(problem);
 			const rooms = fullRooms.slice();
 			for (let g = 0; g < G; g++) {
@@ -338,13 +349,7 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 			if (!news) break;
 		}
 
-		if (nodes % REPORT_EVERY === 1)
-			stopped ||= !!options.onProgress?.({
-				doneShare: Math.min(1, relaxation.work / options.work),
-				objective: bestObjective,
-				bound: Math.min(rootBound, bestObjective),
-				assignment: best
-			});
+		if (nodes % REPORT_EVERY === 1) report();
 		const price = relaxation.price.slice();
 		return childrenOf({ G, N, open, spillOpen, fixed }, ways!, price, bound);
 	}
