@@ -10,6 +10,8 @@ test.describe('with the program kept for later', () => {
 		page,
 		context
 	}) => {
+		// The proof alone may take a minute, on a busy machine two.
+		test.setTimeout(240_000);
 		await openDemo(page);
 		await page.evaluate(async () => {
 			await navigator.serviceWorker.ready;
@@ -37,7 +39,7 @@ test.describe('with the program kept for later', () => {
 				)
 				.first()
 		).toBeVisible({
-			timeout: 60_000
+			timeout: 120_000
 		});
 		await goTo(page, 'Turn');
 		await page.getByRole('button', { name: 'Take down one sliced bread loaf' }).click();

@@ -23,7 +23,7 @@
 	const store = $derived(getStore());
 	const job = new Job(createProveClient());
 	$effect(() => () => job.leave());
-	const SECONDS = 60;
+	const SECONDS = 45;
 
 	async function prove() {
 		const { id } = plan;
