@@ -82,6 +82,33 @@ describe('what a place says of what is typed in there', () => {
 			expect(typed(line, fridge).thing.needs, line).toContain('chilled');
 		expect(typed('1 rice', fridge).thing.needs).not.toContain('chilled');
 	});
+	it.each([
+		['opened baby food jar', '6 baby food jar', 'open'],
+		['1 rice open', '2 rice', 'open'],
+		['4 beer', '12 beer', 'cold']
+	])(
+		'%s in the fridge is another thing than its spares, whichever is typed first',
+		(cold, spare, word) => {
+			const needs = (home: Home) =>
+				Object.values(home.lots).map((lot) => {
+					const { name, needs } = home.things[lot.thingId]!;
+					return [name.split(', ')[1] ?? '', needs.includes('chilled')];
+				});
+			const coldFirst = typed(spare, shelf, typed(cold, fridge).home).home;
+			expect(needs(coldFirst)).toEqual([
+				['', true],
+				['spare', false]
+			]);
+			const spareFirst = typed(cold, fridge, typed(spare).home).home;
+			expect(needs(spareFirst)).toEqual([
+				['', false],
+				[word, true]
+			]);
+			// Booked again it is the same.
+			expect(Object.keys(typed(cold, fridge, spareFirst).home.things)).toHaveLength(2);
+			expect(Object.keys(typed(spare, shelf, coldFirst).home.things)).toHaveLength(2);
+		}
+	);
 	it('is a herb fresh in the fridge and dried in the rack, and an egg in whatever box', () => {
 		expect(typed('dill', fridge).thing.category).toBe('food.salad');
 		expect(typed('dill').thing.category).toBe('food.spices');

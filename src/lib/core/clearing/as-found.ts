@@ -43,28 +43,32 @@ const OPEN_AS: Readonly<Record<string, string>> = {
 	'food.soups': 'food.deli'
 };
 /** What is wanted cold where it stands in the fridge. */
-const WANTED_COLD: ReadonlySet<string> = new Set([
-	'food.drinks',
-	'food.alcohol',
-	'food.hot-drinks',
-	'food.baby',
-	'food.pet'
-]);
+const WANTED_COLD: ReadonlySet<string> = new Set(['food.drinks', 'food.alcohol', 'food.pet']);
 function inTheFridge(home: Home, line: IntakeLine, category: string): IntakeLine {
 	const isSpareKnown = knownThing(home, line.name)?.category === line.category;
 	return { ...line, category, name: isSpareKnown ? `${line.name}, open` : line.name };
 }
-/** A spare of what is known as an open jar in the fridge. */
-function asSpare(home: Home, line: IntakeLine): IntakeLine {
-	const open = line.category ? OPEN_AS[line.category] : undefined;
-	return open && knownThing(home, line.name)?.category === open
-		? { ...line, name: `${line.name}, spare` }
-		: line;
-}
-
-/** What an open pack of food is kept in the fridge for: it does not go back to the cupboard. */
+/** An open pack of food in the fridge stays there: it does not go back to the cupboard. */
 const isOpenFood = ({ category, states }: IntakeLine): boolean =>
 	!!category?.startsWith('food.') && states.includes('open');
+/** What is kept cold is another thing than the same on a shelf: one group never holds both, nor one place. */
+function keptCold(home: Home, line: IntakeLine): IntakeLine {
+	const known = knownThing(home, line.name);
+	if (!known || known.needs.includes('chilled')) return line;
+	return { ...line, name: `${line.name}, ${isOpenFood(line) ? 'open' : 'cold'}` };
+}
+/** A spare of what is known as open or cold in the fridge. */
+function asSpare(home: Home, line: IntakeLine, isPlaced: boolean): IntakeLine {
+	const known = line.category ? knownThing(home, line.name) : null;
+	if (!known) return line;
+	const isOpenJar = OPEN_AS[line.category!] === known.category;
+	const isCold =
+		isPlaced &&
+		known.category === line.category &&
+		known.needs.includes('chilled') &&
+		!categoryOf(known.category).needs.includes('chilled');
+	return isOpenJar || isCold ? { ...line, name: `${line.name}, spare` } : line;
+}
 
 /** Fresh in the fridge, dried in the rack; a worktop may have either. */
 const HERBS = /^(?:dill|parsley|basil|mint|coriander|chives|tarragon|chervil|marjoram|lovage)$/i;
@@ -110,8 +114,8 @@ export function asFound(
 		// Whatever they stand in, eggs in the fridge are eggs.
 		if (!told && category === 'kitchen.food-boxes' && EGGS.test(typed.name))
 			return { line: { ...typed, category: 'food.eggs' }, keeps: null };
-		const isCold = WANTED_COLD.has(category) || isOpenFood(typed);
-		return { line: typed, keeps: isCold ? 'chilled' : null };
+		if (!WANTED_COLD.has(category) && !isOpenFood(typed)) return { line: typed, keeps: null };
+		return { line: keptCold(home, typed), keeps: 'chilled' };
 	}
 	if (told) return { line: typed, keeps: null };
 	if (nook && nook.kind !== 'worktop' && HERBS.test(typed.name))
@@ -122,7 +126,7 @@ export function asFound(
 		!!nook &&
 		liesWithForks(home, nook.id);
 	return {
-		line: isTableKnife ? { ...typed, category: 'kitchen.cutlery' } : asSpare(home, typed),
+		line: isTableKnife ? { ...typed, category: 'kitchen.cutlery' } : asSpare(home, typed, !!nook),
 		keeps: null
 	};
 }

@@ -192,8 +192,6 @@ function splitPack(
 	const isFood = kind.sure && !!kind.category?.startsWith('food.');
 	// Heart pills are no heart.
 	if (DOSES.test(word) && isFood) return none;
-	// Nor are tablets for sterilising a steriliser.
-	if (DOSES.test(word) && kind.category?.startsWith('kitchen.')) return none;
 	return isFood || isKnownName(inside) ? { name: inside, packWord: word, text: word } : none;
 }
 

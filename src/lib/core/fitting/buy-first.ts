@@ -1,5 +1,5 @@
 import type { Arrangement, FitResult } from './fit';
-import { lacksOf } from './fit-home';
+import { lacksOf } from './told-apart';
 
 /** A place for which something is to be bought, with what that brings. */
 export interface BuyFirst {

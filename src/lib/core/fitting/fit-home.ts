@@ -1,9 +1,8 @@
 import type { ContainerKind, Home } from '../model';
 import { solvePurchase, type Way } from '../solvers/purchase';
-import { volumeOf } from '../standing';
 import { fitNook, type Arrangement, type FitResult } from './fit';
 import { countsOf, ownedLeft } from './owned';
-import { isAlike, priced, toldApart } from './told-apart';
+import { isAlike, lacksOf, priced, toldApart } from './told-apart';
 
 /** How all places asked for are fitted together. */
 export interface HomeFit {
@@ -21,13 +20,6 @@ export interface HomeFit {
 
 /** What a container more than it needs, or a kind more, costs in calm; about in minor units. */
 const PER_KIND = 60;
-/** A litre that is left over is worse than any price. */
-const PER_LITRE_OVER = 5000;
-
-/** What an arrangement lacks beside a perfect one, litres left over included, as money; about in minor units. */
-export const lacksOf = ({ discomfort, leftOver }: Arrangement): number =>
-	discomfort + (volumeOf(leftOver) / 1000) * PER_LITRE_OVER;
-
 /**
  * Fits several places together: each with all that the house has, and where more is wanted than there is, also without it;
  * then one way for each is chosen so that what is lacking and what is bought for the whole home is least, within the budget.
@@ -124,7 +116,7 @@ function choose(
 			chosen.set(nookId, {
 				...result,
 				status: best.leftOver.length ? 'partly-fitted' : 'fitted',
-				arrangements: toldApart([best, ...others])
+				arrangements: toldApart([best, ...others], best)
 			});
 		});
 	}

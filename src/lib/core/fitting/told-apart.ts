@@ -35,9 +35,17 @@ export function priced<Each extends Tellable>(
 export const isAlike = (one: Tellable, other: Tellable): boolean =>
 	JSON.stringify(one.placements) === JSON.stringify(other.placements);
 
+/** A litre that is left over is worse than any price. */
+const PER_LITRE_OVER = 5000;
+/** What an arrangement lacks beside a perfect one, litres left over included, as money; about in minor units. */
+export const lacksOf = ({
+	discomfort,
+	leftOver
+}: Pick<Tellable, 'discomfort' | 'leftOver'>): number =>
+	discomfort + (volumeOf(leftOver) / 1000) * PER_LITRE_OVER;
+
 /** What counts against an arrangement, less is better. */
-const against = ({ leftOver, costMinor, discomfort, freeShare }: Tellable) =>
-	[volumeOf(leftOver), costMinor, discomfort, 1 - freeShare] as const;
+const against = (one: Tellable) => [one.costMinor, lacksOf(one), 1 - one.freeShare] as const;
 
 /** Whether one is as good as another in everything, and better in something. */
 function outdoes(one: Tellable, other: Tellable): boolean {
@@ -45,39 +53,38 @@ function outdoes(one: Tellable, other: Tellable): boolean {
 	return ours.every((each, i) => each <= theirs[i]!) && ours.some((each, i) => each < theirs[i]!);
 }
 
+/** The one with the least of something; ties go to the first. */
+const leastOf = <Each>(among: readonly Each[], of: (one: Each) => number): Each | undefined =>
+	among.reduce<Each | undefined>(
+		(best, one) => (best && of(best) <= of(one) ? best : one),
+		undefined
+	);
+
 /**
- * Names arrangements by what they are, not by what was looked for: _house first_ is the one with the least to pay, _calm_
- * lacks less than that one, _roomy_ leaves more floor free. Those that another outdoes in everything are left out, but for
- * the first, which stays first; ties by order.
- * @param arrangements Best first, none like another, all priced alike.
+ * Names arrangements by what they are, not by what was looked for: _house first_ has the least to pay, _calm_ lacks less
+ * than that one, _roomy_ leaves more floor free than that one. What another outdoes in everything is left out. With one
+ * `chosen` for a whole home that one comes first, and what would outdo it in its place alone is left out instead.
+ * @param arrangements None like another, all priced alike, `chosen` among them. Ties by order.
  */
-export function toldApart<Each extends Tellable>(arrangements: readonly Each[]): Each[] {
-	const kept = arrangements.filter(
-		(one, i) => i === 0 || !arrangements.some((other) => outdoes(other, one))
-	);
-	const least = (of: (one: Each) => number, among: readonly Each[]) =>
-		among.reduce<Each | undefined>(
-			(best, one) => (best && of(best) <= of(one) ? best : one),
-			undefined
-		);
-	const cheapest = least(({ costMinor }) => costMinor, kept);
+export function toldApart<Each extends Tellable>(
+	arrangements: readonly Each[],
+	chosen?: Each
+): Each[] {
+	const asked = chosen
+		? [chosen, ...arrangements.filter((one) => one !== chosen && !outdoes(one, chosen))]
+		: arrangements;
+	const kept = asked.filter((one) => !asked.some((other) => outdoes(other, one)));
+	const cheapest = leastOf(kept, ({ costMinor }) => costMinor);
 	if (!cheapest) return [];
-	const others = kept.filter((one) => one !== cheapest);
-	const [first] = kept;
-	/** What is chosen already has a name before the others. */
-	const firstOr = (among: readonly Each[], of: (one: Each) => number) =>
-		first && among.includes(first) ? first : least(of, among);
-	const calm = firstOr(
-		others.filter(({ discomfort }) => discomfort < cheapest.discomfort),
-		({ discomfort }) => discomfort
-	);
-	const roomy = firstOr(
-		others.filter((one) => one !== calm),
-		({ freeShare }) => -freeShare
-	);
 	const names = new Map<Each, ArrangementName>([[cheapest, 'house-first']]);
-	if (calm) names.set(calm, 'calm');
-	if (roomy) names.set(roomy, 'roomy');
+	/** Gives a name to the best of those without one, to the chosen one before the others. */
+	const give = (name: ArrangementName, of: (one: Each) => number) => {
+		const better = kept.filter((one) => !names.has(one) && of(one) < of(cheapest));
+		const best = chosen && better.includes(chosen) ? chosen : leastOf(better, of);
+		if (best) names.set(best, name);
+	};
+	give('calm', lacksOf);
+	give('roomy', ({ freeShare }) => -freeShare);
 	return kept.flatMap((one) => {
 		const name = names.get(one);
 		return name ? [{ ...one, name }] : [];

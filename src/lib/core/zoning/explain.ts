@@ -2,7 +2,7 @@ import type { Assignment as SavedAssignment } from '../model';
 import type { ReachBand } from '../survey';
 import { DIMENSIONS, type ZoneModel } from './build';
 import { costOf, type CostParts } from './cell';
-import { clashOf, type ClashCode, type HardCode } from './hard-rules';
+import { clashOf, HARD_CODES, type ClashCode, type HardCode } from './hard-rules';
 import type { SoftCode } from './soft-rules';
 import {
 	CAPACITY_TOLERANCE,
@@ -296,6 +296,18 @@ export interface BrokenRule {
 	readonly nookId: string;
 	readonly code: HardCode | 'over-capacity' | ClashCode | 'apart';
 }
+
+/** Those of the broken rules that a group breaks in a nook: on its own account, or with all that stands there. */
+export const brokenAt = (
+	broken: readonly BrokenRule[],
+	groupId: string,
+	nookId: string
+): BrokenRule[] =>
+	broken.filter(
+		(rule) =>
+			rule.nookId === nookId &&
+			(rule.groupId === groupId || !HARD_CODES.some((own) => own === rule.code))
+	);
 
 /** Lists the hard rules that an assignment, perhaps made by hand, breaks: each once for a group and a nook. */
 export function brokenRules(model: ZoneModel, assignment: Assignment): BrokenRule[] {

@@ -19,6 +19,7 @@ export {
 	type PlaceStatus
 } from './solve';
 export {
+	brokenAt,
 	brokenRules,
 	explainParts,
 	freeSpaceOf,

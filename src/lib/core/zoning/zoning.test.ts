@@ -15,10 +15,12 @@ import { climateOf, placeOfNook } from '../survey';
 import {
 	adoptPlan,
 	assignmentNow,
+	brokenAt,
 	brokenRules,
 	buildZoneModel,
 	byHandAssignment,
 	explainParts,
+	HARD_CODES,
 	partsAt,
 	layoutOf,
 	movePart,
@@ -369,6 +371,15 @@ describe('plans kept in the home', () => {
 		const keys = all.map(({ groupId, nookId, code }) => `${groupId}/${nookId}/${code}`);
 		expect(new Set(keys).size).toBe(keys.length);
 		expect(all.filter(({ code }) => code === 'over-capacity')).toHaveLength(1);
+		// What is too full is so for each that stands there; what may not stand there is so for itself alone.
+		const [first, ...others] = all.filter(({ code }) => code !== 'over-capacity');
+		const here = brokenAt(all, first!.groupId, first!.nookId);
+		expect(here.map(({ code }) => code)).toContain('over-capacity');
+		expect(here).toContain(first);
+		for (const rule of others)
+			if (rule.groupId !== first!.groupId && HARD_CODES.some((own) => own === rule.code))
+				expect(here).not.toContain(rule);
+		expect(brokenAt(all, first!.groupId, 'elsewhere')).toEqual([]);
 		expect(
 			violations(model.problem, new Int32Array(model.parts.length).fill(0)).length
 		).toBeGreaterThan(all.length);

@@ -5,8 +5,8 @@
 	import Pin from '@lucide/svelte/icons/pin';
 	import type { Home } from '$lib/core/model';
 	import {
+		brokenAt,
 		explainParts,
-		HARD_CODES,
 		partsAt,
 		placesOfLots,
 		whyAstray,
@@ -35,8 +35,6 @@
 	const reason = $derived(explainParts(model, layout, partsAt(model, layout, groupId, nookId)));
 	const plan = $derived(home.activePlanId ? home.zonePlans[home.activePlanId] : undefined);
 	const group = $derived(home.groups[groupId]!);
-	/** Rules that are broken by all that stands in a place together. */
-	const isShared = (code: BrokenRule['code']) => !HARD_CODES.some((own) => own === code);
 	const has = (kind: 'pin' | 'ban') =>
 		home.pins.some((pin) => pin.kind === kind && pin.groupId === groupId && pin.nookId === nookId);
 	const nookName = (id: string) => home.nooks[id]?.name ?? '';
@@ -48,11 +46,7 @@
 		return figures && place ? whyAstray(home, figures, place) : '';
 	});
 	/** What is wrong with it standing here: on its own account, or with what else is here. */
-	const wrong = $derived(
-		broken.filter(
-			(rule) => rule.nookId === nookId && (rule.groupId === groupId || isShared(rule.code))
-		)
-	);
+	const wrong = $derived(brokenAt(broken, groupId, nookId));
 	const ruledOut = $derived(reason ? tellingRules(reason.ruledOut) : []);
 </script>
 

@@ -73,7 +73,7 @@ const LAYING_OUT = 10;
 /** What a pair of nooks of a pair costs to charge. */
 const CHARGING = 1.5;
 /** Times the split of the pairs is levelled at the root in a later run of the tree. */
-const LEVELS = { again: 6 };
+const LEVELS_AGAIN = 6;
 /**
  * At the root: times the split of the pairs is levelled at most, rounds of prices before the first (good prices for a
  * poor split are soon worth nothing), and rounds that it gets even when levelling has used up the work, for a bound is
@@ -276,7 +276,7 @@ export function branchAndBound(problem: AssignmentProblem, options: BranchOption
 		relaxation.price.set(node.price);
 		let bound = node.bound;
 		let ways: Float64Array | null = null;
-		const levels = !isRoot || !problem.pairs.length ? 0 : run ? LEVELS.again : pacing.levels;
+		const levels = !isRoot || !problem.pairs.length ? 0 : run ? LEVELS_AGAIN : pacing.levels;
 		let levelled = { bound: -Infinity, pass: 0, split: split.save(), price: node.price };
 		let levelling = levels > 0;
 		for (let pass = 0, plain = 0; plain < PASSES; pass++) {

@@ -2,8 +2,8 @@ import { objectiveOf, violations, type Assignment, type AssignmentProblem } from
 
 /**
  * Takes the better side of every difference between two plans. Parts that stand elsewhere in the second plan hang
- * together where they leave or enter the same nook; each such chain is taken over from it if the plan keeps its rules
- * and costs less by it, and then from what is left of the first. Never worse than the first plan; ties keep it.
+ * together where they leave or enter the same nook; each such chain is taken over, one after the other, if the plan as it then
+ * is keeps its rules and costs less by it. Never worse than the first plan; ties keep it.
  * @example recombine(problem, first, second) // where each chain of moves stands as in the better of the two
  */
 export function recombine(
