@@ -51,9 +51,12 @@
 </script>
 
 <div class="mb-2 flex min-h-11 items-center"><TagChip {group} /></div>
-{#each wrong as rule (`${rule.code}/${rule.groupId}`)}
-	<p class="mb-2 text-error"><b>{nookName(nookId)}</b>: {brokenText(rule)}</p>
-{/each}
+{#if wrong.length}
+	<p><b>{nookName(nookId)}</b></p>
+	<ul class="mb-2 text-error">
+		{#each wrong as rule (`${rule.code}/${rule.groupId}`)}<li>{brokenText(rule)}</li>{/each}
+	</ul>
+{/if}
 {#if reason}
 	<p class="mb-2">
 		<b>{nookName(nookId)}</b>: {countText(Math.round(reason.tripsPerWeek), 'walk')} a week, {wholeText(
