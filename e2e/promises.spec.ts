@@ -114,7 +114,7 @@ test('text of a file is never run as markup', async ({ page }) => {
 });
 
 test('the schema and the API answer', async ({ request }) => {
-	const schema = await request.get('/schema/home.v11.json');
+	const schema = await request.get('/schema/home.v12.json');
 	expect((await schema.json()).properties.format.const).toBe('keepnook-home');
 	const bad = await request.post('/api/v1/place', { data: { home: {} } });
 	expect(bad.status()).toBe(400);

@@ -361,7 +361,7 @@ describe('the demo home', () => {
 		expect(size(home.groups)).toBeGreaterThanOrEqual(40);
 		expect(size(home.things)).toBeGreaterThanOrEqual(350);
 		expect(size(home.lots)).toBeGreaterThanOrEqual(420);
-		expect(size(home.containerKinds)).toBe(153);
+		expect(size(home.containerKinds)).toBe(222);
 		expect(Object.values(home.containerKinds).filter((kind) => kind.owned).length).toBe(15);
 		expect([size(home.meals), size(home.routines)]).toEqual([20, 8]);
 	});

@@ -67,7 +67,8 @@ export const ROLE_WORDS: Readonly<Record<ContainerRole, string>> = {
 	cradle: 'bottle cradle',
 	tray: 'drip tray',
 	caddy: 'caddy',
-	slide: 'slide-out'
+	slide: 'slide-out',
+	level: 'second level'
 };
 
 /** Why a form of container is taken for what it holds. */
@@ -83,7 +84,8 @@ export const ROLE_REASONS: Readonly<Record<ContainerRole, string>> = {
 	cradle: 'bottles lie still',
 	tray: 'what drips stays in it',
 	caddy: 'it is carried to where it is used',
-	slide: 'the back of a deep place comes out to you'
+	slide: 'the back of a deep place comes out to you',
+	level: 'the height over low things holds as much again'
 };
 /** What was chosen is nowhere in the place at hand. */
 export const MISSING_HOLDER =
@@ -116,7 +118,11 @@ export const KIND_FIELD_WORDS: Readonly<Record<KindField, string>> = {
 	turn: 'May be turned',
 	shape: 'Shape',
 	mass: 'Mass, g',
-	shop: 'Sold at'
+	shop: 'Sold at',
+	cells: 'Compartments',
+	cutWidth: 'Cut to, width',
+	cutDepth: 'Cut to, depth',
+	look: 'Look'
 };
 
 /** Says what is wrong with a container, and what to do. */
@@ -133,6 +139,10 @@ export function kindIssueText(issue: RowIssue, units: LengthUnit): string {
 			return `The ${issue.side} inside, ${length(issue.innerMm)}, is more than outside, ${length(issue.outerMm)}. One of the two is wrong.`;
 		case 'taper':
 			return `The base, ${length(issue.baseMm)}, is larger than the top, ${length(issue.topMm)}. Swap them, or measure again.`;
+		case 'cut':
+			return `Cut down its ${issue.side} is ${length(issue.cutMm)}: that has to be between its inside, ${length(issue.innerMm)}, and its outside, ${length(issue.outerMm)}.`;
+		case 'narrow-cells':
+			return `${issue.cells} compartments are ${length(issue.eachMm)} wide each. Nothing lies in that: fewer, or a wider one.`;
 		case 'stack-without-lid':
 			return 'Only what has a lid can be stacked.';
 		case 'unreadable':

@@ -111,7 +111,7 @@ describe('a home of two copies', () => {
 		const other = await browser({ ...tinyHome(), id: 'other' as never, name: 'Mill' }, 'B');
 		await ada.bring((await other.desk.copy())!);
 		expect(ada.desk.wrong).toMatch(/of another home, “Mill”/);
-		const plain = JSON.stringify({ format: 'keepnook-home', version: 11, home: tinyHome() });
+		const plain = JSON.stringify({ format: 'keepnook-home', version: 12, home: tinyHome() });
 		await ada.bring(plain);
 		expect(ada.desk.wrong).toMatch(/not made to come back/);
 		const stranger = await browser(tinyHome(), 'C');

@@ -188,7 +188,11 @@ export class KindsDesk {
 				),
 				kind.shape,
 				kind.massG,
-				kind.shop
+				kind.shop,
+				kind.cells,
+				kind.cutTo?.widthMm ?? '',
+				kind.cutTo?.depthMm ?? '',
+				kind.look
 			])
 		]);
 	}
@@ -215,5 +219,9 @@ const CSV_HEAD = [
 	'Turns',
 	'Shape',
 	'Mass, g',
-	'Sold at'
+	'Sold at',
+	'Compartments',
+	'Cut to, width',
+	'Cut to, depth',
+	'Look'
 ];

@@ -35,6 +35,7 @@ function wanting(): Home {
 			yMm: 10,
 			zMm: 0,
 			turned: false,
+			cut: null,
 			holds: []
 		}));
 		for (const other of Object.values(draft.fitPlans)) if (other !== fit) other.placements = [];

@@ -1,12 +1,14 @@
 import type { ContainerKind } from '../model';
 import { DAILY, type Good } from '../standing';
 import type { Filled } from './contents';
-import { outerOf, type HoldOption } from './options';
+import type { CutTo, Holder, HoldOption } from './hold-option';
+import { outerOf } from './kind-sizes';
 
 /** One thing that takes floor: a pile of containers, or a lane of loose goods. */
 export interface Block {
 	readonly groupId: string;
 	readonly kind: ContainerKind | null;
+	readonly cut: CutTo | null;
 	/** The containers from below up; none for loose goods. */
 	readonly containers: readonly Filled[];
 	/** What stands free. */
@@ -26,17 +28,21 @@ export const heldBy = ({ containers, loose }: Block): Good[] => [
 
 const isDaily = (goods: readonly Good[]) => goods.some(({ usesPerWeek }) => usesPerWeek >= DAILY);
 
-/** Piles of the containers of one way to hold a want: the heaviest below, what is used most on top of its pile. */
-function pilesOf({ kind, containers, layers, want }: HoldOption, sideMm: number): Block[] {
-	if (!kind) return [];
+/** Piles of the containers of one kind: the heaviest below, what is used most on top of its pile. */
+function pilesOf(
+	groupId: string,
+	{ kind, cut, containers, layers }: Holder,
+	sideMm: number
+): Block[] {
 	const outer = outerOf(kind);
 	const order = [...containers].sort((a, b) => b.massG - a.massG);
 	const piles = Math.ceil(order.length / layers);
 	return Array.from({ length: piles }, (_, pile) => {
 		const here = order.filter((_, i) => i % piles === pile);
 		return {
-			groupId: want.groupId,
+			groupId,
 			kind,
+			cut,
 			containers: here,
 			loose: [],
 			w: outer.widthMm + 2 * sideMm,
@@ -50,12 +56,16 @@ function pilesOf({ kind, containers, layers, want }: HoldOption, sideMm: number)
 }
 
 /** Lists what one way to hold a want puts on the floor: piles of its containers and lanes of its loose goods. */
-export function blocksOf(option: HoldOption, sideMm: number): Block[] {
+export function blocksOf(
+	{ want: { groupId }, holders, lanes }: Pick<HoldOption, 'want' | 'holders' | 'lanes'>,
+	sideMm: number
+): Block[] {
 	return [
-		...pilesOf(option, sideMm),
-		...option.lanes.map((lane): Block => ({
-			groupId: option.want.groupId,
+		...holders.flatMap((holder) => pilesOf(groupId, holder, sideMm)),
+		...lanes.map((lane): Block => ({
+			groupId,
 			kind: null,
+			cut: null,
 			containers: [],
 			loose: lane.holds,
 			w: lane.w,

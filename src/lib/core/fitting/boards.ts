@@ -21,6 +21,8 @@ export interface Board {
 const STEP_MM = 75;
 const FOOT_MM = 4;
 const TURNTABLE_FOOT_MM = 20;
+/** Board of a second level with room for a finger under it, mm. */
+const UNDER_MM = 18;
 /** From this height on a turntable or a riser has two levels. */
 const TWO_LEVELS_MM = 150;
 
@@ -52,6 +54,14 @@ export function boardsOf(kind: ContainerKind, clearMm: number): Board[] {
 				: one({ isRound: true, rim: 0, at: TURNTABLE_FOOT_MM, high: clearMm - TURNTABLE_FOOT_MM });
 		case 'slide':
 			return two({});
+		case 'level': {
+			// Things stand in piles under it, on the shelf itself, and on it.
+			const [under, over] = [kind.heightMm - UNDER_MM, clearMm - kind.heightMm];
+			return [
+				{ ...base, high: under, rim: under, at: 0 },
+				{ ...base, high: over, rim: over, at: kind.heightMm }
+			];
+		}
 		case 'riser': {
 			if (kind.heightMm >= TWO_LEVELS_MM) return two({});
 			const steps = Math.max(2, Math.round(d / STEP_MM));

@@ -2,6 +2,7 @@ import type { Home, Placement, Standing } from '../model';
 import { overlaps, type Rect } from '../solvers/packing';
 import { roomOf } from '../standing';
 import { rectOf } from './check-fit';
+import { standingKind } from './kind-sizes';
 
 /** What stands in a place: containers and rows. */
 export interface Stood {
@@ -34,7 +35,7 @@ const SNAP_MM = 12;
 export function partBoxes(home: Home, { placements, standing }: Stood): PartBox[] {
 	return [
 		...placements.flatMap((placement): PartBox[] => {
-			const kind = home.containerKinds[placement.kindId];
+			const kind = standingKind(home, placement);
 			if (!kind) return [];
 			const { id, zMm: z } = placement;
 			return [{ id, ...rectOf(placement, kind), z, h: kind.heightMm, mayTurn: kind.turn }];

@@ -1,6 +1,7 @@
 import { mayLie, type FitPlan, type Home, type Thing } from '../model';
 import { placesOfLots } from '../zoning';
 import { rectOf } from './check-fit';
+import { standingKind } from './kind-sizes';
 import { overlaps, type Rect } from '../solvers/packing';
 
 /** Something that is not so with what a fit says it holds. */
@@ -35,7 +36,7 @@ function goesOnEdge(thing: Thing, longestMm: number): boolean {
 /** Spoons, pens, screwdrivers: they lie across each other. */
 const LIES_ANYHOW = /^(kitchen\.(cutlery|tools|odds)|home\.(workshop|office))$/;
 const ON_EDGE = new Set(['rack', 'upright', 'cradle']);
-const NO_WALLS = new Set(['turntable', 'riser', 'slide']);
+const NO_WALLS = new Set(['turntable', 'riser', 'slide', 'level']);
 
 /**
  * Checks what a fit says it holds against the home, written apart from the solver: every piece that the plan puts in the
@@ -86,7 +87,7 @@ export function checkContents(home: Home, nookId: string, fit: Kept): ContentsFa
 		d: block.depthMm
 	}));
 	const boxes = fit.placements.flatMap((placement) => {
-		const kind = home.containerKinds[placement.kindId];
+		const kind = standingKind(home, placement);
 		return kind ? [rectOf(placement, kind)] : [];
 	});
 	fit.standing.forEach((block, i) => {

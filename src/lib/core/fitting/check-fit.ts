@@ -1,7 +1,7 @@
 import type { ContainerKind, Home, Placement } from '../model';
 import { roomOf } from '../standing';
 import { overlaps, type Rect } from './floor';
-import { outerOf } from './options';
+import { outerOf, standingKind } from './kind-sizes';
 
 export type FitViolation = {
 	readonly code:
@@ -38,7 +38,7 @@ export function checkFit(
 	const violations: FitViolation[] = [];
 	const add = (code: FitViolation['code'], index: number) => violations.push({ code, index });
 	placements.forEach((placement, index) => {
-		const kind = home.containerKinds[placement.kindId];
+		const kind = standingKind(home, placement);
 		if (!kind) return add('unknown-kind', index);
 		const rect = rectOf(placement, kind);
 		const top = placement.zMm + kind.heightMm;
@@ -56,7 +56,7 @@ export function checkFit(
 		if (boxes.some((box) => box.z < top && box.z + box.h > placement.zMm && overlaps(rect, box)))
 			add('obstructed', index);
 		placements.slice(0, index).forEach((other) => {
-			const otherKind = home.containerKinds[other.kindId];
+			const otherKind = standingKind(home, other);
 			if (!otherKind) return;
 			const apart = other.zMm + otherKind.heightMm <= placement.zMm || top <= other.zMm;
 			if (!apart && overlaps(rect, rectOf(other, otherKind))) add('overlap', index);

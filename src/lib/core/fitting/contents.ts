@@ -82,21 +82,29 @@ class Level {
 		const ys = [...new Set(stops((r) => r.y + r.d))].sort((a, b) => a - b);
 		const xs = [...new Set(stops((r) => r.x + r.w))].sort((a, b) => a - b);
 		const grid = this.board.isRound ? gridOf(w) : null;
-		for (const y of grid ? [middle(narrowMm), ...grid] : ys)
-			for (const x of grid ? [middle(longMm), middle(narrowMm), ...grid] : xs)
-				for (const [rw, rd] of narrowMm === longMm
-					? [[narrowMm, longMm]]
-					: [
-							[narrowMm, longMm],
-							[longMm, narrowMm]
-						]) {
-					const rect = { x, y, w: rw!, d: rd! };
-					if (x + rw! > w || y + rd! > d) continue;
-					if (this.board.isRound && !isInCircle(rect, w)) continue;
+		const ways: readonly (readonly [number, number])[] =
+			narrowMm === longMm
+				? [[narrowMm, longMm]]
+				: [
+						[narrowMm, longMm],
+						[longMm, narrowMm]
+					];
+		const columns = grid ? [middle(longMm), middle(narrowMm), ...grid] : xs;
+		for (const y of grid ? [middle(narrowMm), ...grid] : ys) {
+			const ends = ways.map(([, rd]) =>
+				y + rd > d ? NOWHERE : grid ? chordAt(y, rd, w) : ([0, w] as const)
+			);
+			for (const x of columns)
+				for (let way = 0; way < ways.length; way++) {
+					const [rw, rd] = ways[way]!;
+					const [from, to] = ends[way]!;
+					if (x < from || x + rw > to) continue;
+					const rect = { x, y, w: rw, d: rd };
 					if (this.placed.some((other) => overlaps(other, rect))) continue;
 					this.placed.push(rect);
 					return true;
 				}
+		}
 		return false;
 	}
 
@@ -145,10 +153,13 @@ function gridOf(w: number): number[] {
 	}
 	return grid;
 }
-function isInCircle({ x, y, w, d }: Rect, across: number): boolean {
+const NOWHERE = [Infinity, -Infinity] as const;
+/** Where something so deep may begin and end across a circle, at a distance from its front. */
+function chordAt(y: number, d: number, across: number): readonly [number, number] {
 	const r = across / 2;
-	const far = (from: number, to: number) => Math.max(Math.abs(from - r), Math.abs(to - r));
-	return far(x, x + w) ** 2 + far(y, y + d) ** 2 <= r * r;
+	const far = Math.max(Math.abs(y - r), Math.abs(y + d - r));
+	const half = Math.sqrt(r * r - far * far);
+	return far > r ? NOWHERE : [r - half, r + half];
 }
 
 /** A container that is being filled. */
@@ -253,10 +264,53 @@ function isSmallIn(kind: ContainerKind, thing: Thing, clearMm: number): boolean 
 	);
 }
 
+/** Wall between two compartments, mm. */
+const CELL_WALL_MM = 2;
+/** One compartment of a container, as a container by itself. */
+const cellOf = (kind: ContainerKind): ContainerKind => ({
+	...kind,
+	cells: 1,
+	massG: 0,
+	inner: {
+		...kind.inner,
+		widthMm: Math.floor((kind.inner.widthMm - (kind.cells - 1) * CELL_WALL_MM) / kind.cells)
+	}
+});
+
+/** Fills compartment by compartment; a container more is begun when all of one are taken. */
+function fillCells(kind: ContainerKind, goods: readonly Good[], options: FillOptions): Fill {
+	const { cells } = kind;
+	const { containers: filled, rest } = fillContainers(cellOf(kind), goods, {
+		...options,
+		mostContainers: options.mostContainers * cells
+	});
+	const count = Math.ceil(filled.length / cells);
+	const containers = Array.from({ length: count }, (_, i): Filled => {
+		const own = filled.slice(i * cells, (i + 1) * cells);
+		return {
+			holds: together(own.flatMap(({ holds }) => holds)),
+			massG: kind.massG + own.reduce((sum, { massG }) => sum + massG, 0),
+			heightMm: Math.max(...own.map(({ heightMm }) => heightMm))
+		};
+	});
+	return { containers, rest };
+}
+
+/** Each thing once, with all its pieces. */
+function together(goods: readonly Good[]): Good[] {
+	const byThing = new Map<Thing, Good>();
+	for (const good of goods) {
+		const known = byThing.get(good.thing);
+		byThing.set(good.thing, known ? piecesOf(good, known.pieces + good.pieces) : good);
+	}
+	return [...byThing.values()];
+}
+
 /**
  * Fills containers of one kind with goods piece by piece, the bulkiest first, each thing kept together where it can be:
  * every piece is set down on a level of its own container, turned or laid as its kind may, or poured in where it is
- * small. What the kind does not take, or what is over, is the rest. Deterministic.
+ * small, and compartment by compartment where it has any. What the kind does not take, or what is over, is the rest.
+ * Deterministic.
  * @example fillContainers(binOf12Bottles, [{ pieces: 17, … }], options).containers.length // 2
  */
 export function fillContainers(
@@ -264,6 +318,7 @@ export function fillContainers(
 	goods: readonly Good[],
 	options: FillOptions
 ): Fill {
+	if (kind.cells > 1) return fillCells(kind, goods, options);
 	const fillings: Filling[] = [];
 	const rest: Good[] = [];
 	const small = new Map(goods.map((good) => [good, isSmallIn(kind, good.thing, options.clearMm)]));

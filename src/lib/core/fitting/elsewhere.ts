@@ -4,6 +4,7 @@ import { overlaps, type Rect } from '../solvers/packing';
 import { costOf, layoutOf, zoneModelOf, type ZoneModel } from '../zoning';
 import { clearIn, roomOf, standFree } from '../standing';
 import { rectOf } from './check-fit';
+import { standingKind } from './kind-sizes';
 import { DEFAULT_FLOOR, packFloor } from './floor';
 import { fitFingerprint } from './owned';
 import { wantsOf } from './wants';
@@ -20,7 +21,7 @@ function coveredBy(home: Home, fit: FitPlan | undefined): Rect[] {
 	if (!fit) return [];
 	return [
 		...fit.placements.flatMap((placement) => {
-			const kind = home.containerKinds[placement.kindId];
+			const kind = standingKind(home, placement);
 			return kind ? [rectOf(placement, kind)] : [];
 		}),
 		...fit.standing.map(({ xMm, yMm, widthMm, depthMm }) => ({

@@ -1,11 +1,13 @@
 import type { ContainerKind, Home, Placement, Standing } from '../model';
 import { type NookRoom, roomOf, volumeOf } from '../standing';
-import { clearOf, enters, holdOptions, outerOf, type HoldOption } from './options';
+import { bestMix, type Packer, type Proof } from './best-mix';
+import type { HoldOption } from './hold-option';
+import { outerOf } from './kind-sizes';
+import { clearOf, enters, holdOptions } from './options';
 import { countsOf, fitFingerprint, ownedLeft } from './owned';
-import { packMix, packWhole, type Left, type Packed } from './pack-mix';
-import { discomfortOf, freeMixes, mixesOf, NEW_KIND, STYLES, type ArrangementName } from './styles';
+import { packMix, packWhole, standTogether, type Left } from './pack-mix';
+import { discomfortOf, STYLES, type ArrangementName } from './styles';
 import { isAlike, priced, toldApart } from './told-apart';
-import { floorOf, upgraded } from './upgrade';
 import { wantsOf, type Want } from './wants';
 
 /** Pieces that did not go in, with the reason. */
@@ -34,6 +36,8 @@ export interface Arrangement {
 	readonly hasDailyBehind: boolean;
 	/** What it lacks beside a perfect one, whatever it costs; about in minor units. */
 	readonly discomfort: number;
+	/** How good it is by what it was looked for. */
+	readonly proof: Proof;
 }
 
 export interface TooBig {
@@ -76,29 +80,8 @@ export interface FitOptions {
 
 /** Positions tried for goods that nothing holds. */
 const FREE_TRIES = 1000;
-/** Mixes of a style that are looked at. */
-const MIXES_TRIED = 16;
-/** So many of them are packed before holders for all are given up. */
-const PACKED_WHOLE = 5;
-
 /** What it costs that something used daily stands behind something else, about in minor units. */
 const DAILY_BEHIND = 150;
-
-const litresLeft = (packed: Packed) => volumeOf(packed.left.map(({ good }) => good));
-
-interface Tried {
-	readonly mix: readonly HoldOption[];
-	readonly packed: Packed;
-}
-/** Whether a packed mix leaves less out than another, or as much with nothing daily behind: that costs less than leaving out. */
-const beats = ({ packed: one }: Tried, other: Tried | null): boolean =>
-	!other ||
-	litresLeft(one) < litresLeft(other.packed) - 1e-9 ||
-	(litresLeft(one) <= litresLeft(other.packed) &&
-		other.packed.hasDailyBehind &&
-		!one.hasDailyBehind);
-const bestOf = (tried: readonly Tried[]) =>
-	tried.reduce<Tried | null>((best, one) => (beats(one, best) ? one : best), null);
 
 const leftOverOf = ({ groupId, good, tooLarge }: Left): LeftOver => ({
 	groupId,
@@ -107,67 +90,6 @@ const leftOverOf = ({ groupId, good, tooLarge }: Left): LeftOver => ({
 	volumeMl: good.volumeMl,
 	tooLarge
 });
-
-/** What the mixes of one place are packed with. */
-interface Packer {
-	readonly options: readonly (readonly HoldOption[])[];
-	readonly room: NookRoom;
-	readonly sideMm: number;
-	/** Null: not all of it goes in. */
-	readonly whole: (mix: readonly HoldOption[]) => Packed | null;
-	/** The same for what nothing holds, which is looked at longer: nothing takes less room. */
-	readonly wholeFree: (mix: readonly HoldOption[]) => Packed | null;
-	/** As much as goes in. */
-	readonly most: (mix: readonly HoldOption[]) => Packed;
-}
-
-/** The best mix of a style: with holders for all, else for as much as goes in, else what leaves least out. */
-function bestMix(
-	style: (option: HoldOption) => number,
-	{ options, room, sideMm, whole, wholeFree, most }: Packer
-): Tried | null {
-	const isBorne = (mix: readonly HoldOption[]) =>
-		mix.reduce((sum, { massG }) => sum + massG, 0) <= room.loadG;
-	const mixes = mixesOf(options, style, room.loadG).slice(0, MIXES_TRIED);
-	const floorMm2 = room.widthMm * room.depthMm;
-	const free = freeMixes(options).filter(isBorne);
-	const tried = (mix: readonly HoldOption[]): Tried[] => {
-		const packed = whole(mix);
-		return packed ? [{ mix, packed }] : [];
-	};
-	const goesOn = (mix: readonly HoldOption[]) =>
-		mix.reduce((sum, option) => sum + floorOf(option, sideMm), 0) <= floorMm2;
-	let found: Tried | null = null;
-	for (const mix of mixes.filter(goesOn).slice(0, PACKED_WHOLE)) {
-		found = bestOf([...(found ? [found] : []), ...tried(mix)]);
-		if (found && !found.packed.hasDailyBehind) break;
-	}
-	const bare = bestOf(
-		free.flatMap((mix): Tried[] => {
-			const packed = wholeFree(mix);
-			return packed ? [{ mix, packed }] : [];
-		})
-	);
-	if (bare && (!found || beats(bare, found))) {
-		// From there on as many holders as go in.
-		const held = upgraded(bare.mix, bare.packed, {
-			options,
-			style,
-			perKind: NEW_KIND,
-			pack: (mix) => (isBorne(mix) ? whole(mix) : null),
-			isAsGood: (one, other) =>
-				litresLeft(one) <= litresLeft(other) && (other.hasDailyBehind || !one.hasDailyBehind),
-			floorMm2,
-			sideMm
-		});
-		found = bestOf([...(found ? [found] : []), held]);
-	}
-	// It does not all go in: what leaves least out.
-	return (
-		found ??
-		bestOf([...mixes.slice(0, PACKED_WHOLE), ...free].map((mix) => ({ mix, packed: most(mix) })))
-	);
-}
 
 function arrange(
 	name: ArrangementName,
@@ -178,7 +100,7 @@ function arrange(
 	const found = bestMix(STYLES[name], packer);
 	if (!found) return null;
 	const { room } = packer;
-	const { packed: best, mix } = found;
+	const { packed: best, mix, proof } = found;
 	const made: Arrangement = {
 		name,
 		placements: best.placements,
@@ -192,7 +114,8 @@ function arrange(
 		hasDailyBehind: best.hasDailyBehind,
 		discomfort:
 			mix.reduce((sum, option) => sum + discomfortOf(option), 0) +
-			(best.hasDailyBehind ? DAILY_BEHIND : 0)
+			(best.hasDailyBehind ? DAILY_BEHIND : 0),
+		proof
 	};
 	return priced(made, left, kinds);
 }
@@ -253,10 +176,11 @@ export function fitNook(home: Home, nookId: string, options: FitOptions = {}): F
 	const packer: Packer = {
 		options: ways,
 		room,
-		sideMm: play.sideMm,
 		whole: remembered((mix) => packWhole(mix, packing)),
 		wholeFree: remembered((mix) => packWhole(mix, packing, FREE_TRIES)),
-		most: remembered((mix) => packMix(mix, packing))
+		most: remembered((mix) => packMix(mix, packing)),
+		stands: remembered((mix) => standTogether(mix, packing, mix.length === wants.length)),
+		left
 	};
 	const arrangements: Arrangement[] = [];
 	for (const name of Object.keys(STYLES) as ArrangementName[]) {

@@ -36,23 +36,23 @@ interface Placed {
 	readonly front: boolean;
 }
 
-function isFree(
-	rect: Rect,
+/** Parts of the width on which an item of so much depth may not stand at a distance from the front: from, to. */
+function closedAt(
+	y: number,
+	d: number,
 	item: FloorItem,
-	floor: Rect,
 	placed: readonly Placed[],
 	seenFromAbove: boolean
-): boolean {
-	if (rect.x < floor.x || rect.y < floor.y) return false;
-	if (rect.x + rect.w > floor.x + floor.w || rect.y + rect.d > floor.y + floor.d) return false;
-	if (item.blocked.some((other) => overlaps(rect, other))) return false;
-	for (const other of placed) {
-		if (overlaps(rect, other.rect)) return false;
-		if (seenFromAbove) continue;
-		if (item.front && standsBefore(other.rect, rect)) return false;
-		if (other.front && standsBefore(rect, other.rect)) return false;
+): (readonly [number, number])[] {
+	const closed: (readonly [number, number])[] = [];
+	for (const { rect, front } of placed) {
+		const isBeside = rect.y < y + d && y < rect.y + rect.d;
+		const isOneBefore = (item.front && rect.y < y) || (front && y < rect.y);
+		if (isBeside || (isOneBefore && !seenFromAbove)) closed.push([rect.x, rect.x + rect.w]);
 	}
-	return true;
+	for (const rect of item.blocked)
+		if (rect.y < y + d && y < rect.y + rect.d) closed.push([rect.x, rect.x + rect.w]);
+	return closed;
 }
 
 /** Where a side of length `size` can lie against an edge: the floor's, or another rectangle's. */
@@ -92,14 +92,19 @@ function candidates(
 		.flatMap((way) => way.xs.map((x) => ({ x, way })))
 		.sort((a, b) => a.x - b.x || Number(a.way.turned) - Number(b.way.turned));
 	const found: (FloorPlace & Rect)[] = [];
-	for (const y of [...new Set(ways.flatMap(({ ys }) => [...ys]))].sort(ascending))
+	for (const y of [...new Set(ways.flatMap(({ ys }) => [...ys]))].sort(ascending)) {
+		const closed = new Map(
+			ways
+				.filter(({ ys }) => ys.has(y))
+				.map((way) => [way, closedAt(y, way.d, item, placed, options.seenFromAbove)])
+		);
 		for (const { x, way } of stops) {
-			if (!way.ys.has(y)) continue;
-			const rect = { x, y, w: way.w, d: way.d };
-			if (!isFree(rect, item, floor, placed, options.seenFromAbove)) continue;
-			found.push({ ...rect, turned: way.turned });
+			const spans = closed.get(way);
+			if (!spans || spans.some(([from, to]) => x < to && from < x + way.w)) continue;
+			found.push({ x, y, w: way.w, d: way.d, turned: way.turned });
 			if (found.length === most) return found;
 		}
+	}
 	return found;
 }
 

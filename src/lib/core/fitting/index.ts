@@ -9,7 +9,8 @@ export {
 } from './floor';
 export { wantsOf, type Want } from './wants';
 export { roomOf, type Good, type NookRoom, type Packing } from '../standing';
-export { holdOptions, outerOf, type HoldOption } from './options';
+export { holdOptions } from './options';
+export { containersOf, type Holder, type HoldOption } from './hold-option';
 export { fillContainers, type Fill, type Filled, type FillOptions } from './contents';
 export { contentsMl, jarMl } from './decant';
 export { fitNook, type Arrangement, type FitResult, type LeftOver, type TooBig } from './fit';
@@ -55,7 +56,7 @@ export {
 	USUAL_KINDS
 } from './usual-kinds';
 export { checkKind, type KindIssue } from './kind-checks';
-export { withOuter, type OuterSize } from './kind-sizes';
+export { outerOf, standingKind, withOuter, type OuterSize } from './kind-sizes';
 export {
 	KIND_FIELDS,
 	kindColumns,

@@ -12,11 +12,20 @@ export type KindIssue =
 	/** Larger at the base than at the top: it would not come out of its mould, and could not be nested. */
 	| { readonly code: 'taper'; readonly topMm: number; readonly baseMm: number }
 	| { readonly code: 'too-large'; readonly mm: number }
+	/** What is cut to measure loses no more than its rim, and gains nothing. */
+	| {
+			readonly code: 'cut';
+			readonly side: 'width' | 'depth';
+			readonly cutMm: number;
+			readonly innerMm: number;
+			readonly outerMm: number;
+	  }
+	| { readonly code: 'narrow-cells'; readonly cells: number; readonly eachMm: number }
 	| { readonly code: 'stack-without-lid' };
 
 export type KindSizes = Pick<
 	ContainerKind,
-	'role' | 'outerTop' | 'outerBase' | 'inner' | 'heightMm' | 'lid' | 'stack'
+	'role' | 'outerTop' | 'outerBase' | 'inner' | 'heightMm' | 'lid' | 'stack' | 'cells' | 'cutTo'
 >;
 
 /** What has no walls holds things higher than itself. */
@@ -26,7 +35,8 @@ const OPEN_ABOVE: ReadonlySet<ContainerRole> = new Set([
 	'slide',
 	'upright',
 	'rack',
-	'cradle'
+	'cradle',
+	'level'
 ]);
 
 /** Less than this is no container, and more is a piece of furniture, mm. */
@@ -44,7 +54,9 @@ export function checkKind({
 	inner,
 	heightMm,
 	lid,
-	stack
+	stack,
+	cells,
+	cutTo
 }: KindSizes): KindIssue[] {
 	const sides = [
 		['width', Math.max(outerTop.widthMm, outerBase.widthMm), inner.widthMm],
@@ -62,6 +74,14 @@ export function checkKind({
 	for (const key of ['widthMm', 'depthMm'] as const)
 		if (outerBase[key] > outerTop[key])
 			found.push({ code: 'taper', topMm: outerTop[key], baseMm: outerBase[key] });
+	for (const side of ['width', 'depth'] as const) {
+		const cutMm = cutTo?.[`${side}Mm`];
+		const [innerMm, outerMm] = [inner[`${side}Mm`], outerTop[`${side}Mm`]];
+		if (cutMm !== undefined && (cutMm < innerMm || cutMm > outerMm))
+			found.push({ code: 'cut', side, cutMm, innerMm, outerMm });
+	}
+	const eachMm = Math.floor(inner.widthMm / cells);
+	if (cells > 1 && eachMm < LEAST_MM) found.push({ code: 'narrow-cells', cells, eachMm });
 	if (stack && !lid) found.push({ code: 'stack-without-lid' });
 	return found;
 }

@@ -1,4 +1,26 @@
-import type { ContainerKind } from '../model';
+import type { ContainerKind, Home, Placement } from '../model';
+
+/** Largest outer size of a container, mm: many taper, and the larger end decides. */
+export const outerOf = ({
+	outerTop,
+	outerBase
+}: Pick<ContainerKind, 'outerTop' | 'outerBase'>) => ({
+	widthMm: Math.max(outerTop.widthMm, outerBase.widthMm),
+	depthMm: Math.max(outerTop.depthMm, outerBase.depthMm)
+});
+
+/** A kind as it stands when it is cut or pulled to an outer size; null: as it is sold. */
+export const asCut = (kind: ContainerKind, cut: Placement['cut']): ContainerKind =>
+	cut ? { ...kind, outerTop: cut, outerBase: cut } : kind;
+
+/** The kind of a container that stands somewhere, as it stands there; undefined: the home knows it no more. */
+export function standingKind(
+	{ containerKinds }: Pick<Home, 'containerKinds'>,
+	{ kindId, cut }: Pick<Placement, 'kindId' | 'cut'>
+): ContainerKind | undefined {
+	const kind = containerKinds[kindId];
+	return kind && asCut(kind, cut);
+}
 
 /** Wall of a container whose inside was not measured, mm. */
 const WALL_MM = 3;

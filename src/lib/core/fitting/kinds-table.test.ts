@@ -18,7 +18,9 @@ const sound = {
 	inner: { widthMm: 194, depthMm: 294, heightMm: 126 },
 	heightMm: 130,
 	lid: true,
-	stack: true
+	stack: true,
+	cells: 1,
+	cutTo: null
 };
 
 describe('the sizes of a container', () => {
@@ -30,7 +32,10 @@ describe('the sizes of a container', () => {
 		[{ inner: { ...sound.inner, widthMm: 210 } }, 'inner-larger'],
 		[{ outerBase: { widthMm: 220, depthMm: 280 }, inner: { ...sound.inner } }, 'taper'],
 		[{ heightMm: 5000 }, 'too-large'],
-		[{ lid: false }, 'stack-without-lid']
+		[{ lid: false }, 'stack-without-lid'],
+		[{ cutTo: { widthMm: 190, depthMm: 300 } }, 'cut'],
+		[{ cutTo: { widthMm: 200, depthMm: 301 } }, 'cut'],
+		[{ cells: 24 }, 'narrow-cells']
 	] as const)('%o: %s', (change, code) => {
 		expect(checkKind(sound)).toEqual([]);
 		expect(checkKind({ ...sound, ...change }).map((issue) => issue.code)).toContain(code);
@@ -46,7 +51,9 @@ describe('the sizes of a container', () => {
 					inner: { widthMm: w - wall, depthMm: d - wall, heightMm: h - wall },
 					heightMm: h,
 					lid: false,
-					stack: false
+					stack: false,
+					cells: 1,
+					cutTo: null
 				});
 				expect(issues).toEqual([]);
 			}),

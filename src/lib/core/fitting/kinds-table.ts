@@ -32,6 +32,10 @@ export const KIND_FIELDS = [
 	{ name: 'turn', headed: /^turn/i },
 	{ name: 'shape', headed: /^shape/i },
 	{ name: 'shop', headed: /^(?:shop|sold|store|from)/i },
+	{ name: 'cells', headed: /^(?:cells|compartments)/i },
+	{ name: 'cutWidth', headed: /^cut.*w|^pulled.*w/i },
+	{ name: 'cutDepth', headed: /^cut.*(?:d|l)|^pulled.*d/i },
+	{ name: 'look', headed: /^(?:look|line|style|colou?r|material)/i },
 	{ name: 'mass', headed: /^(?:mass|weight|weighs)/i }
 ] as const satisfies readonly Field<string>[];
 export type KindField = (typeof KIND_FIELDS)[number]['name'];
@@ -133,6 +137,8 @@ export function readKinds(
 			] as const
 		).reduce((kind, [side, mm]) => withOuter(kind, side, mm), base);
 		const { inner, outerBase } = sized;
+		const cutWidth = length('cutWidth', base.cutTo?.widthMm ?? 0);
+		const cutDepth = length('cutDepth', base.cutTo?.depthMm ?? 0);
 		const kind: ContainerKind = {
 			...sized,
 			name,
@@ -154,6 +160,15 @@ export function readKinds(
 			clear: flag('clear'),
 			airtight: flag('airtight'),
 			turn: flag('turn'),
+			cells: Math.max(1, Math.min(24, figure('cells', 1, base.cells))),
+			cutTo:
+				cutWidth || cutDepth
+					? {
+							widthMm: cutWidth || sized.outerTop.widthMm,
+							depthMm: cutDepth || sized.outerTop.depthMm
+						}
+					: null,
+			look: text('look') ? text('look').slice(0, 60) : base.look,
 			priceMinor: figure('price', 100, base.priceMinor),
 			shop: text('shop') ? text('shop').slice(0, 60) : base.shop,
 			owned: Math.min(1000, figure('owned', 1, base.owned))

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { DEFAULT_SETTINGS } from '../model';
 import { apply, NOW } from '../fixtures/tiny-home';
-import { holdOptions, wantsOf, type NookRoom, type Packing } from '.';
+import { containersOf, holdOptions, wantsOf, type NookRoom, type Packing } from '.';
 
 const room: NookRoom = {
 	widthMm: 1260,
@@ -49,57 +49,71 @@ describe('the ways to hold a group', () => {
 		(groupId) => {
 			const want = wantOf(groupId);
 			const options = holdOptions(want, kinds, packing, play, owned);
-			expect(options.at(-1)).toMatchObject({ kind: null, containers: [], costMinor: 0 });
+			expect(options.at(-1)).toMatchObject({ holders: [], costMinor: 0 });
 			const pieces = (goods: readonly { pieces: number }[]) =>
 				goods.reduce((sum, good) => sum + good.pieces, 0);
-			for (const { kind, containers, loose, lanes, tooLarge, costMinor } of options) {
-				const held = containers.flatMap(({ holds }) => holds);
+			for (const { holders, loose, lanes, tooLarge, costMinor } of options) {
+				const held = containersOf({ holders }).flatMap(({ holds }) => holds);
 				expect(pieces(held) + pieces(loose)).toBe(pieces(want.goods));
 				expect(
 					pieces(lanes.flatMap(({ holds }) => holds)) + pieces(tooLarge.map((t) => t.good))
 				).toBe(pieces(loose));
-				if (!kind) continue;
-				for (const { heightMm, massG } of containers) {
-					expect(heightMm).toBeLessThanOrEqual(room.heightMm - room.aboveMm);
-					if (kind.role === 'bin') expect(massG).toBeLessThanOrEqual(room.liftG);
+				for (const { kind, containers } of holders) {
+					for (const { heightMm, massG } of containers) {
+						expect(heightMm).toBeLessThanOrEqual(room.heightMm - room.aboveMm);
+						if (kind.role === 'bin') expect(massG).toBeLessThanOrEqual(room.liftG);
+					}
+					expect(want.roles).toContain(kind.role);
 				}
-				expect(want.roles).toContain(kind.role);
-				expect(costMinor).toBe(Math.max(0, containers.length - kind.owned) * kind.priceMinor);
+				const kindIds = holders.map(({ kind }) => kind.id);
+				expect(new Set(kindIds).size).toBe(kindIds.length);
+				expect(costMinor).toBe(
+					holders.reduce(
+						(sum, { kind, containers }) =>
+							sum + Math.max(0, containers.length - kind.owned) * kind.priceMinor,
+						0
+					)
+				);
 			}
 		}
 	);
 	it('offer jars only where one decants, one jar a kind of goods', () => {
 		expect(
-			holdOptions(wantOf('grains'), kinds, packing, play, owned).some((o) => o.kind?.role === 'jar')
+			holdOptions(wantOf('grains'), kinds, packing, play, owned).some((o) =>
+				o.holders.some(({ kind }) => kind.role === 'jar')
+			)
 		).toBe(false);
 		const jars = holdOptions(wantOf('grains', 'decant'), kinds, packing, play, owned).filter(
-			(o) => o.kind?.role === 'jar'
+			(o) => o.holders[0]?.kind.role === 'jar'
 		);
 		expect(jars.length).toBeGreaterThan(0);
-		for (const { containers } of jars)
-			for (const { holds } of containers) expect(holds.map(({ pieces }) => pieces)).toEqual([1]);
+		for (const { holders } of jars)
+			for (const { holds } of holders[0]!.containers)
+				expect(holds.map(({ pieces }) => pieces)).toEqual([1]);
 	});
 	it('leave out what is too high or does not pass the way in', () => {
 		const low = { ...room, heightMm: 100, passHeightMm: 100 };
 		expect(
-			holdOptions(wantOf('oils'), kinds, { ...packing, room: low }, play, owned).map((o) => o.kind)
-		).toEqual([null]);
+			holdOptions(wantOf('oils'), kinds, { ...packing, room: low }, play, owned).map(
+				(o) => o.holders
+			)
+		).toEqual([[]]);
 		const narrow = { ...room, passWidthMm: 90 };
-		for (const { kind } of holdOptions(
+		for (const { holders } of holdOptions(
 			wantOf('baking'),
 			kinds,
 			{ ...packing, room: narrow },
 			play,
 			owned
 		))
-			if (kind)
+			for (const { kind } of holders)
 				expect(Math.min(kind.outerTop.widthMm, kind.outerTop.depthMm)).toBeLessThanOrEqual(84);
 	});
 	it('cost nothing more for what the house has', () => {
 		const want = wantOf('baking');
 		const price = (have: number) =>
 			holdOptions(want, kinds, packing, play, new Map([['bin-l', have]])).find(
-				(o) => o.kind?.id === 'bin-l' && !o.loose.length
+				(o) => o.holders.length === 1 && o.holders[0]!.kind.id === 'bin-l' && !o.loose.length
 			)!;
 		expect(price(0).costMinor - price(1).costMinor).toBe(demo.containerKinds['bin-l']!.priceMinor);
 		expect(price(99).costMinor).toBe(0);

@@ -1,7 +1,6 @@
 import type { ContainerKind, ContainerRole, Settings } from '../model';
 import {
 	type Good,
-	type Lane,
 	massOf,
 	type NookRoom,
 	type Packing,
@@ -9,36 +8,14 @@ import {
 	standFree,
 	waysFree,
 	type StandsFree,
-	type TooLarge,
 	volumeOf
 } from '../standing';
-import { fillContainers, type Fill, type Filled, type FillOptions } from './contents';
+import { blocksOf } from './blocks';
+import { fillContainers, type Fill, type FillOptions } from './contents';
 import { fillJars } from './decant';
+import { containersOf, type CutTo, type Holder, type HoldOption } from './hold-option';
+import { asCut, outerOf } from './kind-sizes';
 import { type Want } from './wants';
-
-/** One way to hold a want: so many of one kind with what is in each, and what stands free beside them. */
-export interface HoldOption {
-	readonly want: Want;
-	readonly kind: ContainerKind | null;
-	readonly containers: readonly Filled[];
-	/** Most of the kind that may stand on each other. */
-	readonly layers: number;
-	readonly costMinor: number;
-	/** Goods that stand free. */
-	readonly loose: readonly Good[];
-	/** How they stand: in rows from front to back. */
-	readonly lanes: readonly Lane[];
-	readonly tooLarge: readonly TooLarge[];
-	/** Things that stand behind another thing in their row, where one looks from the front. */
-	readonly hidden: number;
-	readonly massG: number;
-}
-
-/** Largest outer size of a container, mm: many taper, and the larger end decides. */
-export const outerOf = (kind: ContainerKind) => ({
-	widthMm: Math.max(kind.outerTop.widthMm, kind.outerBase.widthMm),
-	depthMm: Math.max(kind.outerTop.depthMm, kind.outerBase.depthMm)
-});
 
 /** Kinds that stay where they are: one takes from them, and does not lift them. */
 const STAYS: ReadonlySet<ContainerRole> = new Set([
@@ -48,17 +25,26 @@ const STAYS: ReadonlySet<ContainerRole> = new Set([
 	'upright',
 	'cradle',
 	'divider',
-	'slide'
+	'slide',
+	'level'
 ]);
 
 /** Trays are for what is seen from above, steps and turntables for what is seen from the front. */
 const FROM_ABOVE: ReadonlySet<ContainerRole> = new Set(['divider']);
-const FROM_FRONT: ReadonlySet<ContainerRole> = new Set(['riser', 'turntable', 'cradle', 'slide']);
+const FROM_FRONT: ReadonlySet<ContainerRole> = new Set([
+	'riser',
+	'turntable',
+	'cradle',
+	'slide',
+	'level'
+]);
 function suitsView(
 	role: ContainerRole,
 	roles: readonly ContainerRole[],
 	seenFromAbove: boolean
 ): boolean {
+	// Nothing is taken from under it from above.
+	if (role === 'level' && seenFromAbove) return false;
 	const wrong = seenFromAbove ? FROM_FRONT : FROM_ABOVE;
 	return !wrong.has(role) || roles.every((other) => wrong.has(other));
 }
@@ -90,10 +76,40 @@ const ONE_EACH = 3;
 /** Leaves out a bin for every single piece, where another kind takes more of them: raw packs stand on one tray. */
 function withoutOneEach(options: readonly HoldOption[], { goods }: Want): readonly HoldOption[] {
 	const pieces = goods.reduce((sum, good) => sum + good.pieces, 0);
-	const isOneEach = ({ kind, containers }: HoldOption) =>
-		kind?.role !== 'jar' && containers.length >= ONE_EACH && containers.length >= pieces;
+	const isOneEach = ({ holders }: HoldOption) => {
+		const count = containersOf({ holders }).length;
+		return holders[0]?.kind.role !== 'jar' && count >= ONE_EACH && count >= pieces;
+	};
 	const rest = options.filter((option) => !isOneEach(option));
 	return rest.length ? rest : options;
+}
+
+/** Of kinds to buy that are the same but for their look the cheapest; what is owned stays. */
+function oncePerSize(
+	kinds: readonly ContainerKind[],
+	isOwned: (kind: ContainerKind) => boolean
+): ContainerKind[] {
+	const cheapest = new Map<string, ContainerKind>();
+	for (const kind of kinds) {
+		if (isOwned(kind)) continue;
+		const { role, shape, outerTop, outerBase, inner, heightMm, lid, stack, turn, cells } = kind;
+		const key = JSON.stringify([
+			role,
+			shape,
+			outerTop,
+			outerBase,
+			inner,
+			heightMm,
+			lid,
+			stack,
+			turn,
+			cells
+		]);
+		const known = cheapest.get(key);
+		if (!known || kind.priceMinor < known.priceMinor) cheapest.set(key, kind);
+	}
+	const kept = new Set(cheapest.values());
+	return kinds.filter((kind) => isOwned(kind) || kept.has(kind));
 }
 
 /** Kinds that would have to be bought and are really filled, for one role of one want. */
@@ -115,11 +131,13 @@ function likelyKinds(
 		return count * (kind.priceMinor + 60) + air * 400;
 	};
 	const taken = new Map<string, number>();
-	const bought = kinds
+	const bought = oncePerSize(kinds, isOwned)
 		.filter((kind) => !isOwned(kind))
 		.map((kind) => ({ kind, guess: guess(kind) }))
 		.sort((a, b) => a.guess - b.guess || (a.kind.id < b.kind.id ? -1 : 1))
 		.filter(({ kind }) => {
+			// What is cut to measure is chosen by what it covers.
+			if (kind.cutTo) return true;
 			const count = (taken.get(kind.role) ?? 0) + 1;
 			taken.set(kind.role, count);
 			return count <= MOST_BOUGHT;
@@ -127,10 +145,47 @@ function likelyKinds(
 	return [...kinds.filter(isOwned), ...bought.map(({ kind }) => kind)];
 }
 
+/** A kind as it would stand in a room. */
+interface Standing {
+	readonly kind: ContainerKind;
+	readonly cut: CutTo | null;
+}
+
+/** What is cut to measure is cut to the whole floor, or as small as it may be; the rest is as it is. */
+function cutsFor(kind: ContainerKind, { room, frontMm, sideMm }: Packing): Standing[] {
+	const least = kind.cutTo;
+	if (!least) return [{ kind, cut: null }];
+	const most = outerOf(kind);
+	const between = (low: number, mm: number, high: number) =>
+		Math.max(low, Math.min(high, Math.floor(mm)));
+	const front = Math.max(frontMm, sideMm);
+	const whole = {
+		widthMm: between(least.widthMm, room.widthMm - 2 * sideMm, most.widthMm),
+		depthMm: between(least.depthMm, room.depthMm - front - sideMm, most.depthMm)
+	};
+	const isLeast = whole.widthMm === least.widthMm && whole.depthMm === least.depthMm;
+	return (isLeast ? [whole] : [whole, least]).map((cut) => ({ kind: asCut(kind, cut), cut }));
+}
+
+/** What a container more, and all of it standing free, weighs when ways are picked to go on from; about in minor units. */
+const PER_CONTAINER = 20;
+const PER_LOOSE = 1500;
+/** How many trays of a kind do not reach from side to side of a drawer; what is made to be cut to it counts by its compartments. */
+const slidingOf = ({ kind, containers }: Holder, { widthMm }: NookRoom, sideMm: number): number =>
+	kind.role !== 'divider' || outerOf(kind).widthMm + 2 * sideMm >= widthMm - TIGHT_MM
+		? 0
+		: containers.length * (kind.cutTo ? kind.cells : 1);
+/** What is as wide as the drawer but for this stays where it is, mm. */
+const TIGHT_MM = 12;
+/** Ways with one kind that are begun again with a second one for the rest. */
+const FIRST_KINDS = 4;
+/** Kinds tried for the rest. */
+const SECOND_KINDS = 4;
+
 /**
  * Lists the ways to hold one want in a room, with what each costs beyond the containers still free in the house: as
- * many of one kind as it needs, or fewer (as many as the house has, half) with the rest standing free. The last ones are always
- * "no container", in shared rows first.
+ * many of one kind as it needs, fewer (as many as the house has, half) with the rest standing free, or with the rest in a
+ * second kind. The last ones are always "no container", in shared rows first.
  */
 export function holdOptions(
 	want: Want,
@@ -140,62 +195,101 @@ export function holdOptions(
 	ownedLeft: ReadonlyMap<string, number>
 ): HoldOption[] {
 	const { room, seenFromAbove } = packing;
-	// Rows of one thing each stand behind each other too: what is out of sight is counted by the shared rows.
-	const standing = (
-		loose: readonly Good[],
-		{ lanes, tooLarge }: StandsFree,
-		shared: StandsFree
-	) => {
-		const behind = shared.lanes.reduce((sum, { holds }) => sum + holds.length - 1, 0);
-		return { loose, lanes, tooLarge, hidden: seenFromAbove ? 0 : behind };
-	};
-	const free = (loose: readonly Good[]) => {
-		const way = standFree(loose, clearIn(packing));
-		return standing(loose, way, way);
-	};
 	const clearMm = clearOf(room);
 	const all = volumeOf(want.goods);
-	const optionOf = (kind: ContainerKind, { containers, rest }: Fill): HoldOption => ({
-		want,
+	const have = (kind: ContainerKind) => ownedLeft.get(kind.id) ?? 0;
+	const optionOf = (
+		holders: readonly Holder[],
+		loose: readonly Good[],
+		way: StandsFree,
+		shared = way
+	): HoldOption => {
+		const { lanes, tooLarge } = way;
+		// Rows of one thing each stand behind each other too: what is out of sight is counted by the shared rows.
+		const behind = shared.lanes.reduce((sum, { holds }) => sum + holds.length - 1, 0);
+		const blocks = blocksOf({ want, holders, lanes }, play.sideMm);
+		return {
+			want,
+			holders,
+			costMinor: holders.reduce(
+				(sum, { kind, containers }) =>
+					sum + Math.max(0, containers.length - have(kind)) * kind.priceMinor,
+				0
+			),
+			loose,
+			lanes,
+			tooLarge,
+			hidden: seenFromAbove ? 0 : behind,
+			sliding: seenFromAbove
+				? holders.reduce((sum, holder) => sum + slidingOf(holder, room, play.sideMm), 0)
+				: 0,
+			massG: containersOf({ holders }).reduce((sum, { massG }) => sum + massG, 0) + massOf(loose),
+			floorMm2: blocks.reduce((sum, { w, d }) => sum + w * d, 0)
+		};
+	};
+	const held = (holders: readonly Holder[], rest: readonly Good[]) =>
+		optionOf(holders, rest, standFree(rest, clearIn(packing)));
+	const holderOf = ({ kind, cut }: Standing, { containers }: Fill): Holder => ({
 		kind,
+		cut,
 		containers,
-		layers: kind.stack && kind.lid ? Math.max(1, Math.floor(clearMm / kind.heightMm)) : 1,
-		costMinor: Math.max(0, containers.length - (ownedLeft.get(kind.id) ?? 0)) * kind.priceMinor,
-		...free(rest),
-		massG: containers.reduce((sum, { massG }) => sum + massG, 0) + massOf(rest)
+		layers: kind.stack && kind.lid ? Math.max(1, Math.floor(clearMm / kind.heightMm)) : 1
 	});
-	const found: HoldOption[] = [];
-	const suits = kinds
-		.filter(({ role }) => want.roles.includes(role) && suitsView(role, want.roles, seenFromAbove))
-		.filter((kind) => enters(kind, room, play.sideMm));
-	for (const kind of likelyKinds(suits, want, ownedLeft)) {
-		const options: FillOptions = {
+	const fillOf = ({ kind }: Standing, goods: readonly Good[], mostContainers = MOST_CONTAINERS) =>
+		fill(kind, goods, {
 			clearMm,
 			mostG: STAYS.has(kind.role) ? Infinity : room.liftG,
-			mostContainers: MOST_CONTAINERS,
+			mostContainers,
 			fillShare: play.fillShare
-		};
-		const whole = fill(kind, want.goods, options);
+		});
+	const suits = kinds
+		.filter(({ role }) => want.roles.includes(role) && suitsView(role, want.roles, seenFromAbove))
+		.flatMap((kind) => cutsFor(kind, packing))
+		.filter(({ kind }) => enters(kind, room, play.sideMm));
+	const likely = likelyKinds([...new Set(suits.map(({ kind }) => kind))], want, ownedLeft);
+	const found: HoldOption[] = [];
+	/** Kinds with more than one container of them, by what the rest would be without the last one. */
+	const begun: {
+		readonly holder: Holder;
+		readonly rest: readonly Good[];
+		readonly score: number;
+	}[] = [];
+	const wholes: { readonly standing: Standing; readonly score: number }[] = [];
+	for (const standing of likely.map((kind) => suits.find((one) => one.kind === kind)!)) {
+		const { kind } = standing;
+		const whole = fillOf(standing, want.goods);
 		const count = whole.containers.length;
 		const heldMl = whole.containers.reduce((sum, { holds }) => sum + volumeOf(holds), 0);
 		// A jar takes one pack of each; what is over is expected.
 		if (!count || (kind.role !== 'jar' && heldMl < all * WORTH_SHARE)) continue;
-		found.push(optionOf(kind, whole));
-		const owned = ownedLeft.get(kind.id) ?? 0;
-		for (const fewer of new Set([Math.ceil(count / 2), owned]))
-			if (fewer >= 1 && fewer < count)
-				found.push(optionOf(kind, fill(kind, want.goods, { ...options, mostContainers: fewer })));
+		const way = held([holderOf(standing, whole)], whole.rest);
+		found.push(way);
+		const score = way.costMinor + count * PER_CONTAINER + (volumeOf(whole.rest) / all) * PER_LOOSE;
+		wholes.push({ standing, score });
+		for (const fewer of new Set([Math.ceil(count / 2), have(kind), count - 1])) {
+			if (fewer < 1 || fewer >= count) continue;
+			const part = fillOf(standing, want.goods, fewer);
+			if (fewer === Math.ceil(count / 2) || fewer === have(kind))
+				found.push(held([holderOf(standing, part)], part.rest));
+			begun.push({ holder: holderOf(standing, part), rest: part.rest, score });
+		}
+		if (whole.rest.length)
+			begun.push({ holder: holderOf(standing, whole), rest: whole.rest, score });
 	}
+	const least = <Each extends { readonly score: number }>(from: readonly Each[], most: number) =>
+		[...from].sort((a, b) => a.score - b.score).slice(0, most);
+	const seconds = least(wholes, SECOND_KINDS);
+	for (const { holder, rest } of least(begun, FIRST_KINDS))
+		for (const { standing } of seconds) {
+			if (standing.kind.id === holder.kind.id) continue;
+			const second = fillOf(standing, rest);
+			if (second.containers.length)
+				found.push(held([holder, holderOf(standing, second)], second.rest));
+		}
 	return [
 		...withoutOneEach(found, want),
-		...waysFree(want.goods, clearIn(packing)).map((way, _, [shared]) => ({
-			want,
-			kind: null,
-			containers: [],
-			layers: 1,
-			costMinor: 0,
-			...standing(want.goods, way, shared!),
-			massG: massOf(want.goods)
-		}))
+		...waysFree(want.goods, clearIn(packing)).map((way, _, [shared]) =>
+			optionOf([], want.goods, way, shared)
+		)
 	];
 }

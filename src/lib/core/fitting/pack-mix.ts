@@ -6,11 +6,13 @@ import {
 	packFloor,
 	packWhatFits,
 	type FloorItem,
+	type FloorOptions,
 	type FloorPlace,
 	type Rect
 } from './floor';
-import type { HoldOption } from './options';
-import { solvePacking } from '../solvers/packing';
+import type { HoldOption } from './hold-option';
+import type { Stands } from '../solvers/choice';
+import { decideStanding, solvePacking, type Decision } from '../solvers/packing';
 import { type Good, type Packing, piecesOf, type TooLarge } from '../standing';
 
 /** Blocked floor at a height: boxes that reach below the top of a block. */
@@ -68,13 +70,72 @@ function laidOut(mix: readonly HoldOption[], packing: Packing): Laid {
 	return { floor, blocks, items };
 }
 
+/** Settlings looked at before it stays open whether things can stand together. */
+const DECIDE_STEPS = 1500;
+/** The same for what is only begun. */
+const BEGUN_STEPS = 300;
+/** More than so many are never decided within that. */
+const DECIDE_UP_TO = 14;
+
+/** Places looked at first where it is decided in truth afterwards. */
+const SOON_TRIES = 30;
+const soon = (items: readonly FloorItem[], options: FloorOptions): FloorOptions =>
+	items.length > DECIDE_UP_TO ? options : { ...options, tries: SOON_TRIES };
+
+/** Whether items stand on a floor, decided in truth where they are few enough. */
+function decided(
+	floor: Rect,
+	items: readonly FloorItem[],
+	options: FloorOptions,
+	steps: number
+): Decision {
+	if (items.length > DECIDE_UP_TO) return { status: 'open' };
+	const decision = decideStanding(
+		{
+			width: floor.w,
+			depth: floor.d,
+			pieces: items.map(({ w, d, turn, front, blocked }) => ({
+				w,
+				d,
+				turn,
+				front: front && !options.seenFromAbove,
+				blocked: blocked.map((rect) => ({ ...rect, x: rect.x - floor.x, y: rect.y - floor.y }))
+			}))
+		},
+		steps
+	);
+	if (decision.status !== 'stands') return decision;
+	return {
+		status: 'stands',
+		places: decision.places.map(({ x, y, turned }) => ({ x: x + floor.x, y: y + floor.y, turned }))
+	};
+}
+
 /** Where all of it stands: with what is daily in front, else anyhow; null: it does not all go in. */
 function allPlaces({ floor, items }: Laid, seenFromAbove: boolean, tries: number): Places | null {
 	const options = { seenFromAbove, tries };
-	const strict = packFloor(floor, items, options);
-	if (strict) return { places: strict, isFrontKept: true };
+	const simple = packFloor(floor, items, soon(items, options));
+	if (simple) return { places: simple, isFrontKept: true };
+	const strict = decided(floor, items, options, DECIDE_STEPS);
+	if (strict.status === 'stands') return { places: strict.places, isFrontKept: true };
 	const relaxed = seenFromAbove ? null : packFloor(floor, anyhow(items), options);
 	return relaxed && { places: relaxed, isFrontKept: false };
+}
+
+/**
+ * Whether ways to hold wants stand together with nothing before what is used daily. Of the first wants alone it is only
+ * looked whether they cannot.
+ */
+export function standTogether(
+	mix: readonly HoldOption[],
+	packing: Packing,
+	isWhole: boolean
+): Stands {
+	const { floor, items } = laidOut(mix, packing);
+	const options = { ...DEFAULT_FLOOR, seenFromAbove: packing.seenFromAbove };
+	if (!isWhole) return decided(floor, items, options, BEGUN_STEPS).status;
+	if (packFloor(floor, items, soon(items, options))) return 'stands';
+	return decided(floor, items, options, DECIDE_STEPS).status;
 }
 
 /** Where stands what goes in. */
@@ -199,6 +260,7 @@ function readPlaces(
 				yMm: y + sideMm,
 				zMm: layer * block.kind!.heightMm,
 				turned,
+				cut: block.cut && { ...block.cut },
 				holds: heldOf(filled.holds)
 			})
 		);

@@ -1,43 +1,60 @@
 import { categoryOf } from '../model';
 import { volumeOf, type Good } from '../standing';
-import { outerOf, type HoldOption } from './options';
+import { containersOf, type Holder, type HoldOption } from './hold-option';
 import { isRaw } from './wants';
 
 export type ArrangementName = 'house-first' | 'calm' | 'roomy';
 
-/** What each style of arrangement holds against a way to hold a want; less is better, about in minor units. */
-export const STYLES: Readonly<Record<ArrangementName, (option: HoldOption) => number>> = {
+/** What a style of arrangement holds against a way to hold a want; less is better, about in minor units. */
+export interface Style {
+	/** What a minor unit to pay counts. */
+	readonly money: number;
+	/** What a way lacks by this style, whatever it costs. */
+	readonly lacks: (option: HoldOption) => number;
+}
+
+export const STYLES: Readonly<Record<ArrangementName, Style>> = {
 	// Money first: what the house has, then what is worth its price.
-	'house-first': (option) =>
-		option.costMinor +
-		looseCost(option) +
-		option.containers.length * 5 +
-		rankOf(option) * 20 +
-		option.hidden * 50 +
-		airOf(option) * 150,
+	'house-first': {
+		money: 1,
+		lacks: (option) =>
+			looseCost(option) +
+			containersOf(option).length * 5 +
+			rankOf(option) * 20 +
+			option.hidden * 50 +
+			option.sliding * 40 +
+			airOf(option) * 150
+	},
 	// Few containers, little loose, each in the holder made for it.
-	calm: (option) =>
-		option.costMinor * 0.3 +
-		looseCost(option) * 3 +
-		option.containers.length * 40 +
-		rankOf(option) * 120 +
-		option.hidden * 150 +
-		airOf(option) * 400,
+	calm: {
+		money: 0.3,
+		lacks: (option) =>
+			looseCost(option) * 3 +
+			containersOf(option).length * 40 +
+			rankOf(option) * 120 +
+			option.hidden * 150 +
+			option.sliding * 60 +
+			airOf(option) * 400
+	},
 	// Small footprint.
-	roomy: (option) =>
-		option.costMinor * 0.3 +
-		floorOf(option) / 100 +
-		looseCost(option) * 2 +
-		rankOf(option) * 40 +
-		option.hidden * 40
+	roomy: {
+		money: 0.3,
+		lacks: (option) =>
+			option.floorMm2 / 100 + looseCost(option) * 2 + rankOf(option) * 40 + option.hidden * 40
+	}
 };
+
+/** What a style holds against a way as if it were the only one in its place. */
+export const styleCost = ({ money, lacks }: Style, option: HoldOption): number =>
+	option.costMinor * money + lacks(option);
 
 /** What a way to hold a want lacks, whatever it costs. */
 export const discomfortOf = (option: HoldOption): number =>
 	looseCost(option) * 1.5 +
-	option.containers.length * 10 +
+	containersOf(option).length * 10 +
 	rankOf(option) * 40 +
 	option.hidden * 60 +
+	option.sliding * 25 +
 	airOf(option) * 200;
 
 /** Kinds of thing that a shelf holds as well as any bin: nothing falls over, and nothing is small. */
@@ -75,35 +92,34 @@ function looseCost({ loose, want }: HoldOption): number {
 	}, 0);
 }
 
-/** How far down the list of what suits the goods this kind of container stands, 0 for the first. */
-function rankOf({ kind, want }: HoldOption): number {
-	if (!kind) return 0;
-	const ranks = want.goods.map(({ thing }) => {
-		const at = categoryOf(thing.category).holders.indexOf(kind.role);
-		return at < 0 ? 3 : at;
-	});
-	return Math.min(...ranks);
+/** How far down the list of what suits the goods the worst of the kinds stands, 0 for the first. */
+function rankOf({ holders, want }: HoldOption): number {
+	const rankIn = (role: Holder['kind']['role']) =>
+		Math.min(
+			...want.goods.map(({ thing }) => {
+				const at = categoryOf(thing.category).holders.indexOf(role);
+				return at < 0 ? 3 : at;
+			})
+		);
+	return Math.max(0, ...holders.map(({ kind }) => rankIn(kind.role)));
 }
+
+/** What has no walls has no air in it. */
+const WITHOUT_WALLS: ReadonlySet<string> = new Set(['riser', 'turntable', 'level']);
 
 /** Share of the containers that stays empty: a large box for three small things. */
-function airOf({ kind, containers }: HoldOption): number {
-	if (!kind || !containers.length || kind.role === 'riser' || kind.role === 'turntable') return 0;
-	const { widthMm, depthMm, heightMm } = kind.inner;
-	const roomMl = (widthMm * depthMm * heightMm * containers.length) / 1000;
-	const heldMl = containers.reduce((sum, { holds }) => sum + volumeOf(holds), 0);
+function airOf({ holders }: HoldOption): number {
+	// A compartment that is left over is there for what comes.
+	const walled = holders.filter(({ kind }) => !WITHOUT_WALLS.has(kind.role) && kind.cells === 1);
+	if (!walled.length) return 0;
+	const roomMl = walled.reduce((sum, { kind: { inner }, containers }) => {
+		const { widthMm, depthMm, heightMm } = inner;
+		return sum + (widthMm * depthMm * heightMm * containers.length) / 1000;
+	}, 0);
+	const heldMl = walled
+		.flatMap(({ containers }) => containers)
+		.reduce((sum, { holds }) => sum + volumeOf(holds), 0);
 	return Math.max(0, 1 - heldMl / roomMl);
-}
-
-function floorOf(option: HoldOption): number {
-	const outer = option.kind ? outerOf(option.kind) : { widthMm: 0, depthMm: 0 };
-	const piles = Math.ceil(option.containers.length / option.layers);
-	return (
-		piles * outer.widthMm * outer.depthMm +
-		option.loose.reduce((sum, { thing, pieces }) => {
-			const { widthMm, depthMm } = thing.piece;
-			return sum + pieces * widthMm * depthMm;
-		}, 0)
-	);
 }
 
 const WAYS_PER_WANT = 10;
@@ -112,16 +128,22 @@ const MIXES = 40;
 /** Effort of one more kind of container in a nook: the fewest different kinds look calm. */
 export const NEW_KIND = 60;
 
+/** How many kinds of container a way brings that others do not have. */
+export const newKinds = ({ holders }: HoldOption, others: readonly HoldOption[]): number =>
+	holders.filter(
+		({ kind }) => !others.some((other) => other.holders.some((has) => has.kind.id === kind.id))
+	).length;
+
 /** Everything without a container: in rows that things share, and in rows of one thing each. */
 export function freeMixes(options: readonly (readonly HoldOption[])[]): HoldOption[][] {
-	const free = options.map((ways) => ways.filter(({ kind }) => !kind));
+	const free = options.map((ways) => ways.filter(({ holders }) => !holders.length));
 	return [free.map((ways) => ways[0]!), free.map((ways) => ways.at(-1)!)];
 }
 
 /** Mixes of one option a want that a nook bears, the cheapest by a style first; a beam over the wants. */
 export function mixesOf(
 	options: readonly (readonly HoldOption[])[],
-	style: (option: HoldOption) => number,
+	style: Style,
 	loadG: number
 ): HoldOption[][] {
 	/** What all wants from one on weigh at least. */
@@ -133,19 +155,18 @@ export function mixesOf(
 	];
 	for (const [i, ways] of options.entries()) {
 		const scored = ways
-			.map((option) => ({ option, cost: style(option) }))
+			.map((option) => ({ option, cost: styleCost(style, option) }))
 			.sort((a, b) => a.cost - b.cost);
 		const ranked = scored.slice(0, WAYS_PER_WANT);
 		// Without any container it weighs least, and takes what room there is.
-		const free = scored.find(({ option }) => !option.kind);
+		const free = scored.find(({ option }) => !option.holders.length);
 		if (free && !ranked.includes(free)) ranked.push(free);
 		mixes = mixes
 			.flatMap(({ mix, score, massG }) =>
 				ranked.map(({ option, cost }) => {
-					const newKind = option.kind && !mix.some((other) => other.kind?.id === option.kind!.id);
 					return {
 						mix: [...mix, option],
-						score: score + cost + (newKind ? NEW_KIND : 0),
+						score: score + cost + newKinds(option, mix) * NEW_KIND,
 						massG: massG + option.massG
 					};
 				})

@@ -4,11 +4,12 @@ import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
 import { roomOf, type Packing } from '../standing';
 import { adoptPlan, placeHome, toZonePlan } from '../zoning';
-import { holdOptions, type HoldOption } from './options';
+import type { HoldOption } from './hold-option';
+import { holdOptions } from './options';
 import { ownedLeft } from './owned';
 import { packWhole } from './pack-mix';
-import { freeMixes, STYLES } from './styles';
-import { floorOf, upgraded } from './upgrade';
+import { freeMixes, styleCost, STYLES } from './styles';
+import { upgraded } from './upgrade';
 import { wantsOf } from './wants';
 
 const demo = demoHome(NOW);
@@ -31,15 +32,14 @@ describe('holders for as much as goes in', () => {
 		if (!options.length || !free) return expect(options.length).toBe(0);
 		const style = STYLES.calm;
 		const scoreOf = (mix: readonly HoldOption[]) =>
-			mix.reduce((sum, option) => sum + style(option), 0);
+			mix.reduce((sum, option) => sum + styleCost(style, option), 0);
 		const { mix, packed } = upgraded(free, packWhole(free, packing, 1000)!, {
 			options,
 			style,
 			perKind: 0,
 			pack: (one) => packWhole(one, packing),
 			isAsGood: () => true,
-			floorMm2: packing.room.widthMm * packing.room.depthMm,
-			sideMm: planned.settings.play.sideMm
+			floorMm2: packing.room.widthMm * packing.room.depthMm
 		});
 		expect(packed.left).toEqual([]);
 		expect(scoreOf(mix)).toBeLessThanOrEqual(scoreOf(free));
@@ -65,19 +65,18 @@ describe('holders for as much as goes in', () => {
 				perKind: 0,
 				pack: () => (goesIn ? 'held' : null),
 				isAsGood: () => true,
-				floorMm2: Infinity,
-				sideMm: 3
+				floorMm2: Infinity
 			});
 		expect(ask(false)).toEqual({ mix: free, packed: 'free' });
-		const best = options.map((ways) => Math.min(...ways.map(style)));
-		expect(ask(true).mix.map(style)).toEqual(best);
+		const best = options.map((ways) => Math.min(...ways.map((way) => styleCost(style, way))));
+		expect(ask(true).mix.map((way) => styleCost(style, way))).toEqual(best);
 	});
 	it('never takes more floor than there is', () => {
 		const packing = roomOf(planned, 'larder-3')!;
 		const options = waysIn('larder-3', packing);
 		const [free] = freeMixes(options);
 		const areaOf = (mix: readonly HoldOption[]) =>
-			mix.reduce((sum, option) => sum + floorOf(option, 3), 0);
+			mix.reduce((sum, option) => sum + option.floorMm2, 0);
 		fc.assert(
 			fc.property(fc.double({ min: 1, max: 3, noNaN: true }), (times) => {
 				const floorMm2 = areaOf(free!) * times;
@@ -87,8 +86,7 @@ describe('holders for as much as goes in', () => {
 					perKind: 60,
 					pack: () => 0,
 					isAsGood: () => true,
-					floorMm2,
-					sideMm: 3
+					floorMm2
 				});
 				expect(areaOf(mix)).toBeLessThanOrEqual(floorMm2 + 1e-6);
 			})

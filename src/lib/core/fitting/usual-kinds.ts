@@ -3,9 +3,16 @@ import rows from '../../../../data/container-kinds.json';
 import { ContainerKind, KindId, type Edit } from '../model';
 import { checkKind } from './kind-checks';
 
+/** A row of the data: what most containers are is left out. */
+const Row = ContainerKind.omit({ owned: true, shop: true }).extend({
+	cells: ContainerKind.shape.cells.default(1),
+	cutTo: ContainerKind.shape.cutTo.default(null),
+	look: ContainerKind.shape.look.default('')
+});
+
 /** Sizes of container that are usually to be had, with a usual price; none of them owned. */
 export const USUAL_KINDS: readonly ContainerKind[] = z
-	.array(ContainerKind.omit({ owned: true, shop: true }))
+	.array(Row)
 	.parse(rows)
 	.map((row) => ({ ...row, shop: '', owned: 0 }));
 
@@ -41,6 +48,9 @@ export const plainKind = (id: string): ContainerKind => ({
 	clear: false,
 	airtight: false,
 	turn: true,
+	cells: 1,
+	cutTo: null,
+	look: '',
 	priceMinor: 0,
 	shop: '',
 	owned: 1

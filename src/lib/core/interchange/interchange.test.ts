@@ -48,7 +48,7 @@ describe('the home file', () => {
 		expect(codesOf('')).toEqual(['file-not-json']);
 		expect(codesOf('[]')).toEqual(['file-wrong-type']);
 		expect(codesOf('{"format":"other","version":1}')).toEqual(['file-wrong-type']);
-		expect(codesOf(good.replace('"version":11', '"version":12'))).toEqual(['file-newer']);
+		expect(codesOf(good.replace('"version":12', '"version":13'))).toEqual(['file-newer']);
 		expect(codesOf(good.replace(/"widthMm":\d+/, '"widthMm":"wide"'))).toEqual(['file-bad-record']);
 		expect(codesOf(good.replace(/"count":6/, '"count":6,"extra":1'))).toEqual(['file-bad-record']);
 		expect(codesOf('x'.repeat(MAX_FILE_BYTES + 1))).toEqual(['file-too-large']);
@@ -108,7 +108,7 @@ describe('the home file', () => {
 			expect((records as Record<string, unknown>)['constructor']).toBeUndefined();
 	});
 	it.each([0, -3])('has no layout %s', (version) => {
-		const text = writeHomeFile(tinyHome()).replace('"version":11', `"version":${version}`);
+		const text = writeHomeFile(tinyHome()).replace('"version":12', `"version":${version}`);
 		expect(codesOf(text)).toEqual(['file-bad-version']);
 	});
 	it.each([1, 2, 3, 4, 5, 6])(
@@ -211,6 +211,34 @@ describe('versions', () => {
 		expect(warmSpells['ws1']!.peakC).toBe(12);
 		expect(marks['mark-place']).toMatchObject({ placementId: null, bare: false });
 		expect(settings.shop.areas).toEqual(['Fridge', 'Dry food']);
+	});
+	it('reads the frozen fixture of version 12, with everything that version added', () => {
+		const text = readFileSync(new URL('./fixtures/v12.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		const { rooms, groups, containerKinds, fitPlans } = result.home;
+		expect(Object.values(rooms)[0]!.look).toBe('white');
+		expect(Object.values(groups)[0]!.lids).toBe('on');
+		expect(containerKinds['bin-s']).toMatchObject({
+			cells: 5,
+			look: 'clear',
+			cutTo: { widthMm: 144, depthMm: 244 }
+		});
+		expect(Object.values(fitPlans)[0]!.placements[0]!.cut).toEqual({ widthMm: 146, depthMm: 248 });
+	});
+	it('carries version 11 to today: what is known of no look, and nothing is cut', () => {
+		const text = readFileSync(new URL('./fixtures/v11.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		const { rooms, groups, containerKinds, fitPlans } = result.home;
+		for (const { look } of Object.values(rooms)) expect(look).toBe('');
+		for (const { lids } of Object.values(groups)) expect(lids).toBeNull();
+		for (const kind of Object.values(containerKinds))
+			expect(kind).toMatchObject({ cells: 1, cutTo: null, look: '' });
+		for (const { placements } of Object.values(fitPlans))
+			for (const { cut } of placements) expect(cut).toBeNull();
 	});
 	it('reads the frozen fixture of version 11, with everything that version added', () => {
 		const text = readFileSync(new URL('./fixtures/v11.keepnook.json', import.meta.url), 'utf8');

@@ -9,7 +9,7 @@ const fallback = { id: 'mended', now: NOW };
 const repair = (raw: unknown) => repairHome(raw, fallback)!;
 const copy = () => JSON.parse(JSON.stringify(tinyHome())) as Record<string, never>;
 const full = JSON.parse(
-	readFileSync(new URL('./fixtures/v11.keepnook.json', import.meta.url), 'utf8')
+	readFileSync(new URL('./fixtures/v12.keepnook.json', import.meta.url), 'utf8')
 ).home as Record<string, Record<string, Record<string, unknown>>>;
 
 describe('repair', () => {
@@ -103,7 +103,7 @@ describe('repair', () => {
 	it('reads a file that was refused for what is in it, and no other', () => {
 		const text = writeHomeFile(tinyHome()).replace('"units":"mm"', '"units":"cubits"');
 		expect(repairHomeFile(text, fallback)).toMatchObject({ mends: [{ path: 'units' }] });
-		for (const bad of ['', '[]', text.slice(0, 99), text.replace('"version":11', '"version":12')])
+		for (const bad of ['', '[]', text.slice(0, 99), text.replace('"version":12', '"version":13')])
 			expect(repairHomeFile(bad, fallback)).toBeNull();
 	});
 	it('has every collection, also one the file does not know', () => {

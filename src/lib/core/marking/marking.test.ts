@@ -231,6 +231,7 @@ describe('proposing labels', () => {
 					yMm: 10,
 					zMm: 0,
 					turned: false,
+					cut: null,
 					holds: []
 				})),
 				standing: [],
@@ -331,6 +332,7 @@ describe('labels of other sets', () => {
 				yMm: 10,
 				zMm: 0,
 				turned: false,
+				cut: null,
 				holds: []
 			})),
 			standing: [first, second].map((thing, i) => ({

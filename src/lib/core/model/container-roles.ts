@@ -10,6 +10,7 @@ export const CONTAINER_ROLES = [
 	'cradle',
 	'tray',
 	'caddy',
-	'slide'
+	'slide',
+	'level'
 ] as const;
 export type ContainerRole = (typeof CONTAINER_ROLES)[number];

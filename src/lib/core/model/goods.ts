@@ -254,6 +254,8 @@ export const Group = z.strictObject({
 	boxes: z.enum(['decant', 'packs']).nullable(),
 	/** What holds it, whatever its kinds of goods are usually held by; `none`: it stands free. null: as usual. */
 	holder: z.enum([...CONTAINER_ROLES, 'none']).nullable(),
+	/** Boxes and pots with their lids on, or nested with the lids beside them; null: nested. */
+	lids: z.enum(['on', 'nested']).nullable(),
 	/** Why it was proposed, first reason first; empty: made by hand. */
 	why: z.array(GroupReason).max(8),
 	/** Named or made by hand, so that a new proposal neither renames nor removes it. */

@@ -120,6 +120,7 @@ export const blankGroup = () =>
 		stockOf: null,
 		boxes: null,
 		holder: null,
+		lids: null,
 		why: [],
 		byHand: false
 	}) satisfies Partial<Group>;

@@ -98,7 +98,9 @@ export const Room = z.strictObject({
 	/** Points of the plan where something can be plugged in. */
 	sockets: partsOf(MarkedPoint, MOST.sockets),
 	ceilingMm: Mm,
-	climate: z.array(ClimateTag)
+	climate: z.array(ClimateTag),
+	/** The look that containers in here are to have; empty: any. */
+	look: z.string().max(60)
 });
 export type Room = z.infer<typeof Room>;
 

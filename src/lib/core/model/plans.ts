@@ -26,6 +26,12 @@ export const ContainerKind = z.strictObject({
 	airtight: z.boolean(),
 	/** May be turned by 90°; false where a handle must face the front. */
 	turn: z.boolean(),
+	/** Compartments side by side, each for one kind of thing; 1: none. */
+	cells: z.int().min(1).max(24),
+	/** It is cut or pulled to measure, from its outer size down to this; null: it is as it is. Its inside is what the least takes. */
+	cutTo: z.strictObject({ widthMm: Mm, depthMm: Mm }).nullable(),
+	/** What it looks like, in a word or two, as its whole line does; empty: it goes with any. */
+	look: z.string().max(60),
 	priceMinor: Minor,
 	/** Where it is sold, in the household's words; empty: not said. */
 	shop: z.string().max(60),
@@ -42,6 +48,8 @@ export const Placement = z.strictObject({
 	yMm: Mm,
 	zMm: Mm,
 	turned: z.boolean(),
+	/** The outer size that it is cut or pulled to here; null: as it is sold. */
+	cut: z.strictObject({ widthMm: Mm, depthMm: Mm }).nullable(),
 	/** What is in it; empty in what was fitted before contents were kept. */
 	holds: z.array(Held)
 });

@@ -52,6 +52,7 @@ export function addRoom({ name, widthMm, depthMm, ids }: NewRoom): Edit {
 		draft.rooms[room] = {
 			id: room,
 			name,
+			look: '',
 			outline: [
 				{ x, y: 0 },
 				{ x: x + widthMm, y: 0 },

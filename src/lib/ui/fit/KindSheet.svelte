@@ -108,7 +108,53 @@
 				onchange={(heightMm) => desk.write({ inner: { ...kind.inner, heightMm } })}
 			/>
 		</fieldset>
+		<fieldset class="mt-2 grid grid-cols-3 gap-2">
+			<legend class="font-semibold">Cut or pulled to measure, down to</legend>
+			<LengthField
+				label="Least width"
+				valueMm={kind.cutTo?.widthMm ?? null}
+				{units}
+				onchange={(widthMm) =>
+					desk.write({ cutTo: { depthMm: kind.outerTop.depthMm, ...kind.cutTo, widthMm } })}
+			/>
+			<LengthField
+				label="Least depth"
+				valueMm={kind.cutTo?.depthMm ?? null}
+				{units}
+				onchange={(depthMm) =>
+					desk.write({ cutTo: { widthMm: kind.outerTop.widthMm, ...kind.cutTo, depthMm } })}
+			/>
+			{#if kind.cutTo}<button
+					type="button"
+					class="btn self-end"
+					onclick={() => desk.write({ cutTo: null })}>Not cut</button
+				>{/if}
+		</fieldset>
 	</details>
+	<div class="mb-2 grid grid-cols-2 gap-2">
+		<label
+			>Compartments<input
+				class="input measure w-full"
+				type="number"
+				min="1"
+				max="24"
+				value={kind.cells}
+				onchange={(event) =>
+					desk.write({
+						cells: Math.max(1, Math.min(24, Math.round(Number(event.currentTarget.value) || 1)))
+					})}
+			/></label
+		>
+		<label
+			>Look<input
+				class="input w-full"
+				maxlength="60"
+				placeholder="any: clear, white …"
+				value={kind.look}
+				oninput={(event) => desk.write({ look: event.currentTarget.value })}
+			/></label
+		>
+	</div>
 	<div class="mb-2 grid grid-cols-2 gap-x-2">
 		{#each FLAGS as [flag, words] (flag)}
 			<label class="flex min-h-11 items-center gap-2"

@@ -1,4 +1,11 @@
 export {
+	decideStanding,
+	type Decision,
+	type StandingPiece,
+	type StandingPlace,
+	type StandingProblem
+} from './decide';
+export {
 	boundOf,
 	faultsOf,
 	freeArea,

@@ -130,14 +130,31 @@ function leastOf(ways: readonly Way[], multipliers: Float64Array): { at: number;
 }
 
 /**
+ * What a piece of each kind costs when it is bought: its price, and its part of what a kind more costs in calm, as if as many
+ * of it were bought as ever can be. So no purchase costs less than its pieces do.
+ */
+function eachOf({ places, owned, price, perKind }: PurchaseProblem): number[] {
+	const most = owned.map((count) => -count);
+	for (const ways of places) {
+		const here = new Map<number, number>();
+		for (const { uses } of ways)
+			for (const [kind, count] of uses) here.set(kind, Math.max(here.get(kind) ?? 0, count));
+		for (const [kind, count] of here) most[kind]! += count;
+	}
+	return price.map((each, kind) => each + perKind / Math.max(1, most[kind]!));
+}
+
+/**
  * Prices on what the house has that give the best bound found: each between nothing and what the kind costs in the shop,
  * more where the budget is short. The bound is the sum of each place's cheapest way, less what the owned are worth.
  */
 function pricesOf(
-	{ places, owned, price, budget }: PurchaseProblem,
+	problem: PurchaseProblem,
 	target: number
 ): { multipliers: Float64Array; constant: number; bound: number } {
-	const at = Float64Array.from(price, (p) => p / 2);
+	const { places, owned, price, budget } = problem;
+	const each = eachOf(problem);
+	const at = Float64Array.from(each, (p) => p / 2);
 	let short = 0;
 	let best = { multipliers: at.slice(), constant: 0, bound: -Infinity };
 	const goal = Number.isFinite(target) ? target : 0;
@@ -164,7 +181,10 @@ function pricesOf(
 		if (budget !== null)
 			short = Math.max(0, short + (over - budget) / Math.max(1, budget) / (round + 2));
 		for (let kind = 0; kind < at.length; kind++)
-			at[kind] = Math.min(price[kind]! * (1 + short), Math.max(0, at[kind]! + step * slope[kind]!));
+			at[kind] = Math.min(
+				each[kind]! + price[kind]! * short,
+				Math.max(0, at[kind]! + step * slope[kind]!)
+			);
 	}
 	return best;
 }

@@ -1,0 +1,44 @@
+import type { ContainerKind } from '../model';
+import type { Good, Lane, TooLarge } from '../standing';
+import type { Filled } from './contents';
+import type { Want } from './wants';
+
+/** Outer size that a container is cut or pulled to, mm. */
+export interface CutTo {
+	readonly widthMm: number;
+	readonly depthMm: number;
+}
+
+/** Containers of one kind with what is in each. */
+export interface Holder {
+	/** As it stands: cut to measure where it is. */
+	readonly kind: ContainerKind;
+	readonly cut: CutTo | null;
+	readonly containers: readonly Filled[];
+	/** Most of the kind that may stand on each other. */
+	readonly layers: number;
+}
+
+/** One way to hold a want: containers of one kind or two, and what stands free beside them. */
+export interface HoldOption {
+	readonly want: Want;
+	/** Empty: all of it stands free. */
+	readonly holders: readonly Holder[];
+	readonly costMinor: number;
+	/** Goods that stand free. */
+	readonly loose: readonly Good[];
+	/** How they stand: in rows from front to back. */
+	readonly lanes: readonly Lane[];
+	readonly tooLarge: readonly TooLarge[];
+	/** Things that stand behind another thing in their row, where one looks from the front. */
+	readonly hidden: number;
+	readonly massG: number;
+	/** Trays that slide about when the drawer is pulled: not as wide as it. */
+	readonly sliding: number;
+	/** Floor that it takes with its play, mm². */
+	readonly floorMm2: number;
+}
+
+/** All containers of a way to hold a want. */
+export const containersOf = ({ holders }: Pick<HoldOption, 'holders'>): Filled[] =>
+	holders.flatMap(({ containers }) => containers);
