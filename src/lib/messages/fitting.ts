@@ -1,5 +1,6 @@
 import {
 	outerOf,
+	type Arrangement,
 	type BuyFirst,
 	type CupIssue,
 	type HomeFit,
@@ -7,6 +8,7 @@ import {
 	type LidsChoice,
 	type RowIssue,
 	type LeftOver,
+	type LookPrice,
 	type PartFor,
 	type ShelfMove,
 	type ShelfSetting,
@@ -23,7 +25,8 @@ import {
 	type ContainerRole,
 	type Held,
 	type Home,
-	type LengthUnit
+	type LengthUnit,
+	type Placement
 } from '../core/model';
 import { countText, fixedText } from './numbers';
 import { partText } from './small-parts';
@@ -266,11 +269,74 @@ export const buyFirstText = (home: Home, { toBuy, costMinor, sumMinor }: BuyFirs
 
 const groupsText = (home: Home, { groupIds }: ShopPlace) => namesOf(home, groupIds);
 
+const sizeText = (home: Home, { widthMm, depthMm }: NonNullable<Placement['cut']>) =>
+	`${formatLength(widthMm, home.units)} × ${formatLength(depthMm, home.units)}`;
+
+/** Says what is to be done to a container, and where it stands among others. @example 'cut to 558 × 477 mm' */
+export function standsText(
+	home: Home,
+	placement: Pick<Placement, 'id' | 'cut' | 'xMm' | 'yMm' | 'zMm'>,
+	all: readonly Pick<Placement, 'id' | 'xMm' | 'yMm' | 'zMm'>[]
+): string {
+	const { cut, xMm, yMm, zMm } = placement;
+	const pile = all.filter((other) => other.xMm === xMm && other.yMm === yMm);
+	const under = pile.filter((other) => other.zMm < zMm).length;
+	const layer =
+		pile.length < 2 ? '' : under === 0 ? 'at the bottom' : under === pile.length - 1 ? 'on top' : `layer ${under + 1}`; // prettier-ignore
+	return [cut ? `cut to ${sizeText(home, cut)}` : '', layer].filter(Boolean).join(', ');
+}
+
+/** Says what one look costs beside any. @example 'white: €41.20, €9.30 more than any; 1.2 l more stays out' */
+export function lookPriceText(home: Home, price: LookPrice, any: LookPrice): string {
+	const money = (minor: number) => formatMoney(minor, home.currency);
+	const { look, costMinor, containers, leftOverMl } = price;
+	const what = `${look || 'any, mixed'}: ${money(costMinor)} to buy, ${countText(containers, 'container')}`;
+	if (price === any) return `${what}.`;
+	const more = costMinor - any.costMinor;
+	const cost =
+		more === 0
+			? 'as much as any'
+			: `${money(Math.abs(more))} ${more > 0 ? 'more' : 'less'} than any`;
+	const out = leftOverMl - any.leftOverMl;
+	const left =
+		Math.abs(out) < MENTIONED_ML
+			? ''
+			: `; ${formatVolume(Math.abs(out))} ${out > 0 ? 'more' : 'less'} stays out`;
+	const bother = price.lacks - any.lacks;
+	const held =
+		Math.abs(bother) < MENTIONED_LACKS
+			? ''
+			: `; ${bother > 0 ? 'more' : 'less'} stands without what suits it`;
+	return `${what}; ${cost}${left}${held}.`;
+}
+/** Less than this is not spoken of. */
+const MENTIONED_ML = 50;
+const MENTIONED_LACKS = 100;
+
+/** Says how good an arrangement is proven to be; empty: nothing is known. */
+export function proofText(
+	home: Home,
+	{ proof, hasDailyBehind }: Pick<Arrangement, 'proof' | 'hasDailyBehind'>
+): string {
+	switch (proof.status) {
+		case 'proven':
+			return 'Proven: of all ways to hold these things here, none does better for its money.';
+		case 'none':
+			return hasDailyBehind
+				? 'Proven: it cannot all stand here with what you use daily in front, however it is held.'
+				: 'Proven: it cannot all stand here, however it is held.';
+		case 'open':
+			return proof.gap < NO_GAP || !Number.isFinite(proof.gap)
+				? ''
+				: `Another way may do better, by ${formatMoney(Math.ceil(proof.gap), home.currency)} of money and bother at most.`;
+	}
+}
+
 /** Says for which place a container is, and what room it leaves. */
 export function shopPlaceText(home: Home, place: ShopPlace): string {
-	const { nookId, count, playMm } = place;
+	const { nookId, count, playMm, cut } = place;
 	const length = (mm: number) => formatLength(Math.max(0, mm), home.units);
-	return `${count} for ${home.nooks[nookId]?.name ?? ''} (${groupsText(home, place)}); leaves ${length(playMm.width)} across, ${length(playMm.depth)} deep, ${length(playMm.height)} above`;
+	return `${count} for ${home.nooks[nookId]?.name ?? ''} (${groupsText(home, place)})${cut ? `, cut to ${sizeText(home, cut)}` : ''}; leaves ${length(playMm.width)} across, ${length(playMm.depth)} deep, ${length(playMm.height)} above`;
 }
 
 /** Says what another container would do in one place. */

@@ -96,7 +96,7 @@ export class FitDesk {
 			nookId: () => this.nookId,
 			groups: () => this.groups,
 			shown: () => this.shown,
-			askAnew: () => this.#askAnew()
+			askAnew: () => this.askAnew()
 		});
 	}
 
@@ -200,7 +200,7 @@ export class FitDesk {
 		await this.fit();
 	}
 	/** What is to be held otherwise is fitted anew at once. */
-	#askAnew(): void {
+	askAnew(): void {
 		this.#asked = null;
 		void this.showSomething();
 	}

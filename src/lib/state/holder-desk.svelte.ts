@@ -89,6 +89,12 @@ export class HolderDesk {
 		this.#deps.askAnew();
 	}
 
+	/** Says whether boxes and pots have their lids on, or are nested; what is shown is fitted anew. */
+	setLids(groupId: string, lids: Group['lids']): void {
+		this.#deps.store().run(`lids of ${this.#home.groups[groupId]?.name}`, 'setLids', groupId, lids);
+		this.#deps.askAnew();
+	}
+
 	/** Boxes and pots with lids here: lids on, or nested. */
 	lids = $derived.by((): readonly LidsChoice[] => {
 		const nookId = this.#deps.nookId();

@@ -28,14 +28,24 @@ export const heldBy = ({ containers, loose }: Block): Good[] => [
 
 const isDaily = (goods: readonly Good[]) => goods.some(({ usesPerWeek }) => usesPerWeek >= DAILY);
 
-/** Piles of the containers of one kind: the heaviest below, what is used most on top of its pile. */
+/** When the first of what is in a container is to be used. */
+const firstDue = ({ holds }: Filled): string => holds.map(({ due }) => due).sort()[0] ?? '';
+
+/**
+ * Piles of the containers of one kind: the heaviest below; in layers what is due last below, what is open or due first
+ * on top.
+ */
 function pilesOf(
 	groupId: string,
-	{ kind, cut, containers, layers }: Holder,
+	{ kind, cut, containers, layers, isByDue }: Holder,
 	sideMm: number
 ): Block[] {
 	const outer = outerOf(kind);
-	const order = [...containers].sort((a, b) => b.massG - a.massG);
+	const order = [...containers].sort((a, b) => {
+		const [later, sooner] = [firstDue(b), firstDue(a)];
+		const byDue = later < sooner ? -1 : later > sooner ? 1 : 0;
+		return (isByDue ? byDue : 0) || b.massG - a.massG;
+	});
 	const piles = Math.ceil(order.length / layers);
 	return Array.from({ length: piles }, (_, pile) => {
 		const here = order.filter((_, i) => i % piles === pile);

@@ -34,7 +34,7 @@ export function checkFit(
 ): FitViolation[] {
 	const found = roomOf(home, nookId);
 	if (!found) throw new Error(`Nook ${nookId} is not measured; measure it before checking a fit.`);
-	const { room, boxes } = found;
+	const { room, boxes, inLayers } = found;
 	const violations: FitViolation[] = [];
 	const add = (code: FitViolation['code'], index: number) => violations.push({ code, index });
 	placements.forEach((placement, index) => {
@@ -52,7 +52,8 @@ export function checkFit(
 		if (top + room.aboveMm > Math.min(room.heightMm, room.passHeightMm)) add('too-high', index);
 		if (Math.min(rect.w, rect.d) > room.passWidthMm) add('cannot-enter', index);
 		if (placement.turned && !kind.turn) add('turned', index);
-		if (placement.zMm > 0 && !(kind.stack && kind.lid)) add('not-stackable', index);
+		const isPiled = (kind.stack && kind.lid) || (inLayers && kind.role === 'basket');
+		if (placement.zMm > 0 && !isPiled) add('not-stackable', index);
 		if (boxes.some((box) => box.z < top && box.z + box.h > placement.zMm && overlaps(rect, box)))
 			add('obstructed', index);
 		placements.slice(0, index).forEach((other) => {

@@ -1,4 +1,4 @@
-import { keepArrangement, keepArrangements, setBoxes, setBudget, setHolder } from './save';
+import { keepArrangement, keepArrangements, setBoxes, setBudget, setHolder, setLids } from './save';
 import { setShelves } from './shelf-heights';
 import { buyContainers, sellAt, takeStandIn } from './shop-card';
 import { buyParts, dropPart, wantPart } from './small-parts';
@@ -17,6 +17,7 @@ export const FITTING_COMMANDS = {
 	saveKinds,
 	sellAt,
 	setBoxes,
+	setLids,
 	setBudget,
 	setDensity,
 	setHolder,

@@ -24,6 +24,8 @@ export interface FillOptions {
 	readonly mostContainers: number;
 	/** Share of what room is left that small loose things really fill. */
 	readonly fillShare: number;
+	/** What is to be used last goes in first, so that what goes together is due together; else the bulkiest does. */
+	readonly isByDue?: boolean;
 }
 
 /** Pieces smaller than this share of a container are poured in, not set down one by one. */
@@ -324,6 +326,7 @@ export function fillContainers(
 	const small = new Map(goods.map((good) => [good, isSmallIn(kind, good.thing, options.clearMm)]));
 	const order = [...goods].sort(
 		(a, b) =>
+			(options.isByDue ? (a.due < b.due ? 1 : a.due > b.due ? -1 : 0) : 0) ||
 			Number(small.get(a)) - Number(small.get(b)) ||
 			pieceVolumeMl(b.thing) - pieceVolumeMl(a.thing) ||
 			(a.thing.id < b.thing.id ? -1 : 1)

@@ -19,7 +19,7 @@ const sample = Object.values(demo.things).find(({ category }) => category === 'k
 const made = (name: string, category: string, pieces: number, piece: Thing['piece']): Good => {
 	const thing = { ...sample, id: name as never, name, category, piece, massG: 40, rim: null };
 	const volumeMl = (piece.widthMm * piece.depthMm * piece.heightMm * pieces) / 1000;
-	return { thing, pieces, volumeMl, massG: 40 * pieces, usesPerWeek: 14 } as Good;
+	return { thing, pieces, volumeMl, massG: 40 * pieces, usesPerWeek: 14, due: '9999' } as Good;
 };
 const spoons = (name: string, pieces: number) =>
 	made(name, 'kitchen.cutlery', pieces, { widthMm: 25, depthMm: 210, heightMm: 20 });
@@ -41,7 +41,14 @@ const drawer = (widthMm: number, depthMm: number): Packing => {
 		loadG: Infinity,
 		liftG: 12_000
 	};
-	return { room, boxes: [], seenFromAbove: true, frontMm: play.frontMm, sideMm: play.sideMm };
+	return {
+		room,
+		boxes: [],
+		inLayers: false,
+		seenFromAbove: true,
+		frontMm: play.frontMm,
+		sideMm: play.sideMm
+	};
 };
 const none = new Map<string, number>();
 const cutlery = wantOf(

@@ -3,6 +3,7 @@ import { type NookRoom, roomOf, volumeOf } from '../standing';
 import { bestMix, type Packer, type Proof } from './best-mix';
 import type { HoldOption } from './hold-option';
 import { outerOf } from './kind-sizes';
+import { roomOfNook, suitsLook } from './looks';
 import { clearOf, enters, holdOptions } from './options';
 import { countsOf, fitFingerprint, ownedLeft } from './owned';
 import { packMix, packWhole, standTogether, type Left } from './pack-mix';
@@ -83,13 +84,25 @@ const FREE_TRIES = 1000;
 /** What it costs that something used daily stands behind something else, about in minor units. */
 const DAILY_BEHIND = 150;
 
-const leftOverOf = ({ groupId, good, tooLarge }: Left): LeftOver => ({
-	groupId,
-	thingId: good.thing.id,
-	pieces: good.pieces,
-	volumeMl: good.volumeMl,
-	tooLarge
-});
+/** What did not go in, each thing once; lids that are on something take no room of their own. */
+function leftOverOf(left: readonly Left[]): LeftOver[] {
+	const byThing = new Map<string, LeftOver>();
+	const add = (one: LeftOver) => {
+		const known = byThing.get(one.thingId);
+		const { pieces, volumeMl } = known ?? { pieces: 0, volumeMl: 0 };
+		byThing.set(one.thingId, {
+			...one,
+			pieces: one.pieces + pieces,
+			volumeMl: one.volumeMl + volumeMl
+		});
+	};
+	for (const { groupId, good, tooLarge } of left) {
+		const { thing, pieces, volumeMl, lid } = good;
+		add({ groupId, thingId: thing.id, pieces, volumeMl, tooLarge });
+		if (lid) add({ groupId, thingId: lid.id, pieces, volumeMl: 0, tooLarge });
+	}
+	return [...byThing.values()];
+}
 
 function arrange(
 	name: ArrangementName,
@@ -105,7 +118,7 @@ function arrange(
 		name,
 		placements: best.placements,
 		standing: best.standing,
-		leftOver: best.left.map(leftOverOf),
+		leftOver: leftOverOf(best.left),
 		toBuy: [],
 		costMinor: 0,
 		kindsUsed: countsOf(best.placements).size,
@@ -161,7 +174,10 @@ export function fitNook(home: Home, nookId: string, options: FitOptions = {}): F
 	if (!wants.length) return { status: 'nothing-to-fit', nookId };
 	const { room } = packing;
 	const { play } = home.settings;
-	const kinds = options.kinds ?? Object.values(home.containerKinds);
+	const look = roomOfNook(home, nookId)?.look ?? '';
+	const kinds = (options.kinds ?? Object.values(home.containerKinds)).filter((kind) =>
+		suitsLook(kind, look)
+	);
 	const left = options.owned ?? ownedLeft(home, nookId);
 	const ways = wants.map((want) => holdOptions(want, kinds, packing, play, left));
 	const numbers = new Map(ways.flat().map((way, i) => [way, i]));

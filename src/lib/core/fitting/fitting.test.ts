@@ -108,7 +108,7 @@ describe('what a container holds', () => {
 	const good = (name: string, pieces = 1): Good => {
 		const thing = Object.values(demo.things).find((t) => t.name === name)!;
 		const volumeMl = (pieces * Object.values(thing.piece).reduce((a, b) => a * b)) / 1000;
-		return { thing, pieces, volumeMl, massG: thing.massG * pieces, usesPerWeek: 1 };
+		return { thing, pieces, volumeMl, massG: thing.massG * pieces, usesPerWeek: 1, due: '9999' };
 	};
 	const sized = (widthMm: number, depthMm: number, heightMm: number, pieces: number): Good => {
 		const any = good('olive oil', pieces);

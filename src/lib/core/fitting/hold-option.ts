@@ -17,6 +17,8 @@ export interface Holder {
 	readonly containers: readonly Filled[];
 	/** Most of the kind that may stand on each other. */
 	readonly layers: number;
+	/** On each other by when they are to be used, not by their weight. */
+	readonly isByDue: boolean;
 }
 
 /** One way to hold a want: containers of one kind or two, and what stands free beside them. */

@@ -15,6 +15,8 @@ export { fillContainers, type Fill, type Filled, type FillOptions } from './cont
 export { contentsMl, jarMl } from './decant';
 export { fitNook, type Arrangement, type FitResult, type LeftOver, type TooBig } from './fit';
 export { fitTogether, type HomeFit } from './fit-home';
+export { looksOf, roomOfNook, suitsLook } from './looks';
+export { plannedInRoom, priceLooks, type LookPrice } from './price-looks';
 export { buyFirst, type BuyFirst } from './buy-first';
 export { checkContents, type ContentsFault } from './check-contents';
 export {
@@ -31,6 +33,7 @@ export {
 	keepArrangements,
 	keptOf,
 	setBoxes,
+	setLids,
 	setHolder,
 	setBudget,
 	type KeptArrangement,

@@ -3,7 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
 import type { Home, Thing } from '../model';
+import { checkContents } from './check-contents';
+import { fitNook } from './fit';
 import { lidsOf, nestedMlOf } from './lids';
+import { thingsIn } from './rim-pairs';
+import { wantsOf } from './wants';
 
 const demo = demoHome(NOW);
 /** The food boxes of the demo on one shelf, by a plan. */
@@ -82,5 +86,41 @@ describe('lids on or nested', () => {
 			}),
 			{ seed: 149 }
 		);
+	});
+});
+
+describe('lids that are on', () => {
+	const onThem = apply(boxes, (draft) => void (draft.groups['food-boxes']!.lids = 'on'));
+	it('lose nothing: each box and each lid is there, most of them together', () => {
+		const count = (home: Home) =>
+			new Map(
+				thingsIn(wantsOf(home, 's3-low').flatMap(({ goods }) => goods))
+					.map(({ thingId, pieces }) => [thingId as string, pieces] as const)
+					.sort(([a], [b]) => (a < b ? -1 : 1))
+			);
+		expect(count(onThem)).toEqual(count(boxes));
+		const closed = wantsOf(onThem, 's3-low')
+			.flatMap(({ goods }) => goods)
+			.filter(({ lid }) => lid);
+		expect(closed.reduce((sum, { pieces }) => sum + pieces, 0)).toBeGreaterThan(8);
+		for (const { thing, lid } of closed) {
+			const own = onThem.things[thing.id]!;
+			expect(thing.piece.heightMm).toBe(own.piece.heightMm + lid!.piece.heightMm);
+			expect(thing.massG).toBe(own.massG + lid!.massG);
+		}
+	});
+	it('stand with their boxes, and whatever is left over is named with its lid', () => {
+		const result = fitNook(onThem, 's3-low');
+		if (!('arrangements' in result)) throw new Error(result.status);
+		for (const { placements, standing, leftOver } of result.arrangements) {
+			const ids = leftOver.map(({ thingId }) => thingId);
+			expect(new Set(ids).size).toBe(ids.length);
+			expect(checkContents(onThem, 's3-low', { placements, standing, leftOver } as never)).toEqual(
+				[]
+			);
+		}
+	});
+	it('are asked about as before: the question is not gone when it is answered', () => {
+		expect(lidsOf(onThem, 's3-low', false)).toEqual(lidsOf(boxes, 's3-low', false));
 	});
 });

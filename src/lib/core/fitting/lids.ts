@@ -1,5 +1,5 @@
-import { matchSets, type RimPiece } from '../clearing';
 import { nestRiseMm, nestsIn, usesPerWeek, type Home, type Thing } from '../model';
+import { rimPairs } from './rim-pairs';
 import { wantsOf } from './wants';
 
 /** What a group's boxes or pots take in one place with their lids on, and nested with the lids upright beside them. */
@@ -72,26 +72,14 @@ export function nestedMlOf(vessels: readonly Thing[]): number {
  */
 export function lidsOf(home: Home, nookId: string, isFull: boolean): LidsChoice[] {
 	const byGroup = new Map<string, { thing: Thing; pieces: number }[]>();
-	for (const { groupId, goods } of wantsOf(home, nookId))
+	for (const { groupId, goods } of wantsOf(home, nookId, 'apart'))
 		for (const { thing, pieces } of goods)
 			if (thing.rim) byGroup.set(groupId, [...(byGroup.get(groupId) ?? []), { thing, pieces }]);
 	return [...byGroup].flatMap(([groupId, own]): LidsChoice[] => {
-		const things = new Map<string, Thing>();
-		const each = (part: 'vessel' | 'lid'): RimPiece[] =>
-			own
-				.filter(({ thing }) => thing.rim!.part === part)
-				.flatMap(({ thing, pieces }) =>
-					Array.from({ length: pieces }, (_, i): RimPiece => {
-						const key = `${thing.id}/${i}`;
-						things.set(key, thing);
-						const { shape, widthMm, depthMm } = thing.rim!;
-						return { key, shape, widthMm, depthMm };
-					})
-				);
-		const { pairs } = matchSets(each('vessel'), each('lid'));
+		const pairs = rimPairs(own);
 		if (pairs.length < LEAST_PAIRS) return [];
-		const vessels = pairs.map(({ vessel }) => things.get(vessel)!);
-		const lids = pairs.map(({ lid }) => things.get(lid)!);
+		const vessels = pairs.map(({ vessel }) => vessel);
+		const lids = pairs.map(({ lid }) => lid);
 		const onMl = vessels.reduce((sum, { piece }, i) => {
 			const lidMm = lids[i]!.piece.heightMm;
 			return sum + boxMl(piece.widthMm, piece.depthMm, piece.heightMm + lidMm);

@@ -14,7 +14,14 @@ const room: NookRoom = {
 	loadG: Infinity,
 	liftG: 12_000
 };
-const packing: Packing = { room, boxes: [], seenFromAbove: false, frontMm: 10, sideMm: 3 };
+const packing: Packing = {
+	room,
+	boxes: [],
+	seenFromAbove: false,
+	inLayers: false,
+	frontMm: 10,
+	sideMm: 3
+};
 const { play } = DEFAULT_SETTINGS;
 const demo = demoHome(NOW);
 const kinds = Object.values(demo.containerKinds);

@@ -194,7 +194,7 @@ export function holdOptions(
 	play: Settings['play'],
 	ownedLeft: ReadonlyMap<string, number>
 ): HoldOption[] {
-	const { room, seenFromAbove } = packing;
+	const { room, seenFromAbove, inLayers } = packing;
 	const clearMm = clearOf(room);
 	const all = volumeOf(want.goods);
 	const have = (kind: ContainerKind) => ownedLeft.get(kind.id) ?? 0;
@@ -229,18 +229,27 @@ export function holdOptions(
 	};
 	const held = (holders: readonly Holder[], rest: readonly Good[]) =>
 		optionOf(holders, rest, standFree(rest, clearIn(packing)));
-	const holderOf = ({ kind, cut }: Standing, { containers }: Fill): Holder => ({
-		kind,
-		cut,
-		containers,
-		layers: kind.stack && kind.lid ? Math.max(1, Math.floor(clearMm / kind.heightMm)) : 1
-	});
+	/** Baskets of a chest stand on each other, rim on rim, where there is height for two. */
+	const isLayered = ({ role, heightMm }: ContainerKind) =>
+		inLayers && role === 'basket' && clearMm >= 2 * heightMm;
+	const isPiled = (kind: ContainerKind) => (kind.stack && kind.lid) || isLayered(kind);
+	const holderOf = ({ kind, cut }: Standing, { containers }: Fill): Holder => {
+		return {
+			kind,
+			cut,
+			containers,
+			layers: isPiled(kind) ? Math.max(1, Math.floor(clearMm / kind.heightMm)) : 1,
+			isByDue: inLayers && isPiled(kind)
+		};
+	};
 	const fillOf = ({ kind }: Standing, goods: readonly Good[], mostContainers = MOST_CONTAINERS) =>
 		fill(kind, goods, {
-			clearMm,
+			// Nothing looks out of what another stands on.
+			clearMm: isLayered(kind) ? kind.heightMm : clearMm,
 			mostG: STAYS.has(kind.role) ? Infinity : room.liftG,
 			mostContainers,
-			fillShare: play.fillShare
+			fillShare: play.fillShare,
+			isByDue: inLayers && isPiled(kind)
 		});
 	const suits = kinds
 		.filter(({ role }) => want.roles.includes(role) && suitsView(role, want.roles, seenFromAbove))

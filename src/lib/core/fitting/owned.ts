@@ -1,8 +1,9 @@
 import { fingerprint, type Home } from '../model';
+import { roomOfNook } from './looks';
 import { wantsOf } from './wants';
 
 /**
- * Fingerprint of what one nook's fit has to suit: the place, what it is to hold, and the rules. Which containers there are
+ * Fingerprint of what one nook's fit has to suit: the place, what it is to hold, the look of its room, and the rules. Which containers there are
  * to choose from is none of it: what is bought or counted does not move what stands.
  */
 export function fitFingerprint(home: Home, nookId: string): string {
@@ -12,12 +13,14 @@ export function fitFingerprint(home: Home, nookId: string): string {
 		roles,
 		goods.map(({ thing, pieces }) => [thing.id, pieces, thing.piece])
 	]);
+	const look = roomOfNook(home, nookId)?.look;
 	return fingerprint([
 		home.nooks[nookId],
 		wants,
 		home.settings.play,
 		home.settings.lift,
-		home.schools.boxes
+		home.schools.boxes,
+		...(look ? [look] : [])
 	]);
 }
 

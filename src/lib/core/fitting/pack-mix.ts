@@ -1,4 +1,4 @@
-import { GroupId, KindId, PartId, type Held, type Placement, type Standing } from '../model';
+import { GroupId, KindId, PartId, type Placement, type Standing } from '../model';
 import type { Box } from '../survey';
 import { blocksOf, heldBy, type Block } from './blocks';
 import {
@@ -11,6 +11,7 @@ import {
 	type Rect
 } from './floor';
 import type { HoldOption } from './hold-option';
+import { thingsIn } from './rim-pairs';
 import type { Stands } from '../solvers/choice';
 import { decideStanding, solvePacking, type Decision } from '../solvers/packing';
 import { type Good, type Packing, piecesOf, type TooLarge } from '../standing';
@@ -36,9 +37,6 @@ export interface Packed {
 	readonly hasDailyBehind: boolean;
 	readonly massG: number;
 }
-
-const heldOf = (goods: readonly Good[]): Held[] =>
-	goods.map(({ thing, pieces }) => ({ thingId: thing.id, pieces }));
 
 /** A floor with what is to stand on it. */
 interface Laid {
@@ -173,13 +171,14 @@ function packDensely(floor: Rect, items: readonly FloorItem[]): (FloorPlace | nu
 const coveredBy = (items: readonly FloorItem[], places: readonly (FloorPlace | null)[]) =>
 	items.reduce((sum, { w, d }, i) => sum + (places[i] ? w * d : 0), 0);
 
-/** What did not go in, each thing once. */
+/** What did not go in, each thing once, with its lid on or without. */
 function merged(left: readonly Left[]): Left[] {
 	const byThing = new Map<string, Left>();
 	for (const each of left) {
-		const known = byThing.get(each.good.thing.id);
+		const key = `${each.good.thing.id}/${each.good.lid?.id ?? ''}`;
+		const known = byThing.get(key);
 		byThing.set(
-			each.good.thing.id,
+			key,
 			known ? { ...known, good: piecesOf(known.good, known.good.pieces + each.good.pieces) } : each
 		);
 	}
@@ -242,7 +241,7 @@ function readPlaces(
 				id: PartId.parse(`block-${standing.length + 1}`),
 				groupId: GroupId.parse(block.groupId),
 				names: block.loose.map(({ thing }) => thing.name),
-				holds: heldOf(block.loose),
+				holds: thingsIn(block.loose),
 				xMm: x,
 				yMm: y,
 				widthMm,
@@ -261,7 +260,7 @@ function readPlaces(
 				zMm: layer * block.kind!.heightMm,
 				turned,
 				cut: block.cut && { ...block.cut },
-				holds: heldOf(filled.holds)
+				holds: thingsIn(filled.holds)
 			})
 		);
 	});

@@ -83,6 +83,14 @@ export function setBoxes(groupId: string, boxes: 'decant' | 'packs' | null): Edi
 	};
 }
 
+/** Makes the edit that says whether a group's boxes and pots have their lids on; null: as usual, nested. */
+export function setLids(groupId: string, lids: Group['lids']): Edit {
+	return (draft) => {
+		const group = draft.groups[groupId];
+		if (group) group.lids = lids;
+	};
+}
+
 /** Makes the edit that says what holds a group; `none`: it stands free; null: as its kinds of goods usually are. */
 export function setHolder(groupId: string, holder: Group['holder']): Edit {
 	return (draft) => {

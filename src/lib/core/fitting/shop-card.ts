@@ -1,8 +1,9 @@
-import { groupBy, type ContainerKind, type Edit, type Home } from '../model';
+import { groupBy, type ContainerKind, type Edit, type Home, type Placement } from '../model';
 import { nooksInOrder } from '../survey';
 import { roomOf, volumeOf } from '../standing';
 import { fitNook } from './fit';
-import { outerOf } from './kind-sizes';
+import type { CutTo } from './hold-option';
+import { outerOf, standingKind } from './kind-sizes';
 import { enters } from './options';
 import { countsOf } from './owned';
 import { partLines, type PartLine } from './small-parts';
@@ -13,6 +14,8 @@ export interface ShopPlace {
 	readonly nookId: string;
 	readonly count: number;
 	readonly groupIds: readonly string[];
+	/** Outer size that it is cut or pulled to there, mm; null: it stays as it is sold. */
+	readonly cut: CutTo | null;
 	/** Inside of the place less the container's outer size, mm; of the height, less what its contents look out. */
 	readonly playMm: { readonly width: number; readonly depth: number; readonly height: number };
 }
@@ -44,27 +47,29 @@ export function shopCard(home: Home): ShopCard {
 	const fits = new Map(Object.values(home.fitPlans).map((fit) => [fit.nookId as string, fit]));
 	const places = new Map<string, ShopPlace[]>();
 	for (const { nook } of nooksInOrder(home)) {
-		const byKind = new Map<string, { count: number; groupIds: Set<string>; turned: boolean }>();
-		for (const { kindId, groupId, turned } of fits.get(nook.id)?.placements ?? []) {
+		const byKind = new Map<string, { first: Placement; count: number; groupIds: Set<string> }>();
+		for (const placement of fits.get(nook.id)?.placements ?? []) {
+			const { kindId, groupId } = placement;
 			const have = left.get(kindId) ?? 0;
 			left.set(kindId, have - 1);
 			if (have > 0) continue;
-			const known = byKind.get(kindId) ?? { count: 0, groupIds: new Set(), turned };
+			const known = byKind.get(kindId) ?? { first: placement, count: 0, groupIds: new Set() };
 			known.count++;
 			known.groupIds.add(groupId);
 			byKind.set(kindId, known);
 		}
-		for (const [kindId, { count, groupIds, turned }] of byKind) {
-			const kind = home.containerKinds[kindId];
+		for (const [kindId, { first, count, groupIds }] of byKind) {
+			const kind = standingKind(home, first);
 			if (!kind) continue;
 			const { widthMm, depthMm } = outerOf(kind);
-			const [across, back] = turned ? [depthMm, widthMm] : [widthMm, depthMm];
+			const [across, back] = first.turned ? [depthMm, widthMm] : [widthMm, depthMm];
 			places.set(kindId, [
 				...(places.get(kindId) ?? []),
 				{
 					nookId: nook.id,
 					count,
 					groupIds: [...groupIds],
+					cut: first.cut,
 					playMm: {
 						width: (nook.inside.widthMm ?? 0) - across,
 						depth: (nook.inside.depthMm ?? 0) - back,

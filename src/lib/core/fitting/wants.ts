@@ -1,6 +1,7 @@
 import { categoryOf, type ContainerRole, type Group, type Home, type Thing } from '../model';
 import { goodsOf, type Good } from '../standing';
 import { placesOfLots } from '../zoning';
+import { withLidsOn } from './rim-pairs';
 
 /** Things of one group that want the same holders in one nook. */
 export interface Want {
@@ -35,9 +36,10 @@ function rolesOf(thing: Thing, decants: boolean, holder: Group['holder']): Conta
 
 /**
  * Lists what the groups of a zone plan want from one nook, the most used first; ties by id, then by holders. What wants
- * other holders is another want: bottles and packets of one group do not share a bin.
+ * other holders is another want: bottles and packets of one group do not share a bin. Boxes and pots have their lids on
+ * where that was said, unless they are asked for `apart`.
  */
-export function wantsOf(home: Home, nookId: string): Want[] {
+export function wantsOf(home: Home, nookId: string, lids: 'as-said' | 'apart' = 'as-said'): Want[] {
 	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
 	const assignments = plan?.assignments ?? [];
 	const groupIds = new Set(
@@ -49,7 +51,9 @@ export function wantsOf(home: Home, nookId: string): Want[] {
 		const decants = isDecanted(home, group);
 		const byRoles = new Map<string, { roles: ContainerRole[]; goods: Good[] }>();
 		const shares = placesOfLots(home, groupId, assignments).filter((s) => s.nookId === nookId);
-		for (const good of goodsOf(shares)) {
+		const goods = goodsOf(shares);
+		const isClosed = lids === 'as-said' && group?.lids === 'on';
+		for (const good of isClosed ? withLidsOn(goods) : goods) {
 			const roles = rolesOf(good.thing, decants, group?.holder ?? null);
 			const key = roles.join(',');
 			const known = byRoles.get(key);

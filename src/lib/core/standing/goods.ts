@@ -1,5 +1,5 @@
 import type { Holding } from '../grouping';
-import { pieceVolumeMl, usesPerWeek, type Thing } from '../model';
+import { pieceVolumeMl, usesPerWeek, type Lot, type Thing } from '../model';
 
 /** So many pieces of one thing. */
 export interface Good {
@@ -9,7 +9,15 @@ export interface Good {
 	readonly volumeMl: number;
 	readonly massG: number;
 	readonly usesPerWeek: number;
+	/** When it is to be used up, for what is sorted by that: empty where it is open, else its first date; `9999`: none. */
+	readonly due: string;
+	/** The lid that is on each piece; its size and mass are in the thing's. */
+	readonly lid?: Thing;
 }
+
+const NEVER = '9999';
+const dueOf = ({ states, dates }: Lot): string =>
+	states.includes('open') || dates.openedOn ? '' : (dates.printed?.on ?? NEVER);
 
 /** So many pieces of what a good is. */
 export const piecesOf = (good: Good, pieces: number): Good => ({
@@ -26,18 +34,23 @@ export const massOf = (goods: readonly Good[]): number =>
 	goods.reduce((sum, { massG }) => sum + massG, 0);
 
 /** Gathers what is held of things, thing by thing, by id. */
-export function goodsOf(shares: readonly Pick<Holding, 'thing' | 'pieces'>[]): Good[] {
-	const counts = new Map<string, { thing: Thing; pieces: number }>();
-	for (const { thing, pieces } of shares) {
+export function goodsOf(
+	shares: readonly (Pick<Holding, 'thing' | 'pieces'> & { readonly lot?: Lot })[]
+): Good[] {
+	const counts = new Map<string, { thing: Thing; pieces: number; due: string }>();
+	for (const { thing, pieces, lot } of shares) {
+		const due = lot ? dueOf(lot) : NEVER;
 		const known = counts.get(thing.id);
-		if (known) known.pieces += pieces;
-		else counts.set(thing.id, { thing, pieces });
+		if (known) {
+			known.pieces += pieces;
+			if (due < known.due) known.due = due;
+		} else counts.set(thing.id, { thing, pieces, due });
 	}
 	return [...counts.values()]
-		.map(({ thing, pieces }) => {
+		.map(({ thing, pieces, due }) => {
 			const uses = usesPerWeek(thing);
 			const whole = Math.ceil(pieces - 1e-9);
-			return piecesOf({ thing, pieces: 0, volumeMl: 0, massG: 0, usesPerWeek: uses }, whole);
+			return piecesOf({ thing, pieces: 0, volumeMl: 0, massG: 0, usesPerWeek: uses, due }, whole);
 		})
 		.filter(({ pieces }) => pieces > 0)
 		.sort((a, b) => (a.thing.id < b.thing.id ? -1 : 1));

@@ -79,6 +79,8 @@ export interface Packing {
 	readonly room: NookRoom;
 	readonly boxes: readonly Box[];
 	readonly seenFromAbove: boolean;
+	/** Baskets may stand on each other: what is used first on top, reserves at the bottom. */
+	readonly inLayers: boolean;
 	readonly frontMm: number;
 	readonly sideMm: number;
 }
@@ -103,6 +105,7 @@ export function roomOf(home: Home, nookId: string): Packing | null {
 		},
 		boxes: blockedBoxes(nook, play.pipeMm),
 		seenFromAbove,
+		inLayers: nook.kind.startsWith('chest-'),
 		frontMm: play.frontMm,
 		sideMm: play.sideMm
 	};

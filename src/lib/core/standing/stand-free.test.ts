@@ -22,7 +22,7 @@ const good = (
 		: null;
 	const thing = { id, name: id, category, massG: 1, rim, piece: { widthMm, depthMm, heightMm } };
 	return piecesOf(
-		{ thing: thing as Thing, pieces: 0, volumeMl: 0, massG: 0, usesPerWeek: uses },
+		{ thing: thing as Thing, pieces: 0, volumeMl: 0, massG: 0, usesPerWeek: uses, due: '9999' },
 		pieces
 	);
 };

@@ -50,7 +50,7 @@ export function changeCabinet(
 /** Makes the edit that changes what is known of a room, besides its walls. */
 export function changeRoom(
 	roomId: string,
-	change: Partial<Pick<Room, 'name' | 'ceilingMm' | 'climate'>>
+	change: Partial<Pick<Room, 'name' | 'ceilingMm' | 'climate' | 'look'>>
 ): Edit {
 	return (draft) => {
 		const room = draft.rooms[roomId];

@@ -174,6 +174,14 @@
 						fill="url(#tag-{box.hue})"
 					/>
 				{/if}
+				{#each box.walls.at as at (at)}
+					<path
+						d={box.walls.across ? `M${box.x} ${at}h${box.w}` : `M${at} ${box.y}v${box.h}`}
+						stroke={inkOf(box.hue)}
+						stroke-width="1"
+						vector-effect="non-scaling-stroke"
+					/>
+				{/each}
 				{#if box.w * scale > 26 && box.h * scale > 22}
 					<text
 						x={box.x + box.w / 2}

@@ -16,7 +16,24 @@ export interface SeenPart {
 	readonly code: string;
 	readonly label: string;
 	readonly round: boolean;
+	/** Walls between compartments as they are seen, along the drawing; mm from its left or its top. */
+	readonly walls: { readonly across: boolean; readonly at: readonly number[] };
 	readonly loose: boolean;
+}
+
+/** Where the walls of compartments are seen from above; from elsewhere the rim hides them. */
+function wallsOf(
+	cells: number,
+	turned: boolean,
+	side: ShelfSide,
+	{ x, y, w, h }: Pick<SeenPart, 'x' | 'y' | 'w' | 'h'>
+): SeenPart['walls'] {
+	const [from, size] = turned ? [y, h] : [x, w];
+	const count = side === 'above' ? cells - 1 : 0;
+	return {
+		across: turned,
+		at: Array.from({ length: count }, (_, i) => from + (size * (i + 1)) / cells)
+	};
 }
 
 /**
@@ -46,6 +63,7 @@ export function partsSeen(home: Home, fit: Stood, side: ShelfSide, downMm: numbe
 				...(group?.tag ?? { hue: 7, code: '??' }),
 				label: kind ? `${kind.name}: ${inIt}` : inIt,
 				round: kind?.shape === 'round' && side === 'above' && w === d,
+				walls: wallsOf(kind?.cells ?? 1, placement?.turned ?? false, side, views[side]),
 				loose: !kind
 			};
 			return part;

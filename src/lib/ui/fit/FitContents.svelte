@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatLength, formatMass, formatMoney } from '$lib/core/model';
-	import { filledText, holdsText, overText } from '$lib/messages/fitting';
+	import { filledText, holdsText, overText, proofText, standsText } from '$lib/messages/fitting';
 	import type { FitDesk } from '$lib/state/fit-desk.svelte';
 
 	let { desk }: { desk: FitDesk } = $props();
@@ -56,10 +56,12 @@
 						buy {buy}, {formatMoney(kind.priceMinor * buy, home.currency)}</b
 					>{/if}
 				<ul class="ml-4 text-sm">
-					{#each each as { id, holds } (id)}
-						{#if holds.length}<li class="py-0.5">
-								{holdsText(home, holds)}
-								<span class="soft measure">{filledText(home, kind.massG, holds)}</span>
+					{#each each as one (one.id)}
+						{@const stands = standsText(home, one, desk.shown.placements)}
+						{#if one.holds.length || stands}<li class="py-0.5">
+								{#if stands}<b class="font-semibold">{stands}{one.holds.length ? ': ' : ''}</b
+									>{/if}{holdsText(home, one.holds)}
+								<span class="soft measure">{filledText(home, kind.massG, one.holds)}</span>
 							</li>{/if}
 					{/each}
 				</ul>
@@ -87,6 +89,6 @@
 				desk.arrangement.freeShare * 100
 			)} % of the floor stays free; {formatMass(desk.arrangement.massG)} in all{desk.nook?.loadG
 				? ` of ${formatMass(desk.nook.loadG)} allowed`
-				: ''}.
+				: ''}. {proofText(home, desk.arrangement)}
 		</p>{/if}
 {/if}

@@ -6,6 +6,7 @@
 	import FitContents from './FitContents.svelte';
 	import HolderChoice from './HolderChoice.svelte';
 	import LidsOnOrNested from './LidsOnOrNested.svelte';
+	import OneLook from './OneLook.svelte';
 	import OverList from './OverList.svelte';
 	import PacksOrJars from './PacksOrJars.svelte';
 	import SmallParts from './SmallParts.svelte';
@@ -44,6 +45,7 @@
 	<HolderChoice desk={desk.holders} />
 	<PacksOrJars {desk} />
 	<SmallParts {desk} />
+	<OneLook {desk} />
 	<h2 class="rule-top mt-4 pt-3">To buy for the home</h2>
 	<BudgetField {desk} />
 	<ul>
