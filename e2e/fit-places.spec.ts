@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { goTo, openDemo, saved, solve } from './helpers';
+import { goTo, openDemo, openGenerated, saved, solve } from './helpers';
 
 const panelOf = (page: Page) =>
 	page.getByRole('complementary', { name: 'What goes in and what it costs' });
@@ -99,5 +99,120 @@ test('Fit: each place gets what its goods want: trap, cutlery, raw food, spices,
 		await holdWith(page, 'Frozen meat and fish', 'basket');
 		await expect(held(page, /[Bb]asket/).first()).toContainText(/frozen|fish/);
 	});
+	await saved(page);
+});
+
+/** A home with a plan and the usual containers to choose from, at Fit. */
+async function planned(page: Page): Promise<void> {
+	await goTo(page, 'Place');
+	await solve(page);
+	await goTo(page, 'Fit');
+	const parts = page.getByRole('navigation', { name: 'Parts of Fit' });
+	await parts.getByRole('link', { name: 'Containers' }).click();
+	await page.getByRole('button', { name: 'Show the usual kinds' }).click();
+	await expect(page.getByText('Freezer basket', { exact: true })).toBeVisible();
+	await parts.getByRole('link', { name: 'Places' }).click();
+	await expect(page.getByRole('button', { name: 'Keep this one' })).toBeVisible();
+}
+
+test('Fit: a cutlery drawer gets a tray cut to it, and the shop card says to what size', async ({
+	page
+}, info) => {
+	test.setTimeout(120_000);
+	await openGenerated(page, info, 'family');
+	await planned(page);
+	await openWith(page, 'Cutlery', /Drawer/);
+	// In its place by the names of the arrangements: calm fills the drawer from side to side.
+	await page.getByRole('button', { name: /^Calm/ }).click();
+	const insert = held(page, /Cutlery insert/).first();
+	await expect(insert).toContainText(/cut to 558 mm × \d+ mm/);
+	await expect(insert).toContainText('12 forks');
+	await expect(insert).toContainText('12 teaspoons');
+	await expect(panelOf(page)).toContainText('Proven: of all ways to hold these things here');
+	await page.getByRole('button', { name: 'Keep this one' }).click();
+	await page
+		.getByRole('navigation', { name: 'Parts of Fit' })
+		.getByRole('link', { name: 'Shop card' })
+		.click();
+	const line = page
+		.getByRole('listitem')
+		.filter({ hasText: /Cutlery insert/ })
+		.first();
+	await expect(line).toContainText(/cut to 558 mm × \d+ mm; leaves 6 mm across/);
+	await saved(page);
+});
+
+test('Fit: baskets of a chest freezer stand in layers, and what is where is said', async ({
+	page
+}, info) => {
+	test.setTimeout(120_000);
+	await openGenerated(page, info, 'freezers');
+	await planned(page);
+	await openPlace(page, 'Chest freezer: Bottom layer');
+	await panelOf(page).getByText('What holds it', { exact: true }).click();
+	const choices = panelOf(page).getByRole('combobox', { name: /^What holds / });
+	for (const choice of await choices.all()) {
+		await choice.selectOption({ label: 'basket' });
+		await expect(page.getByRole('button', { name: 'Keep this one' })).toBeVisible();
+	}
+	const baskets = held(page, /[Bb]asket|crate/);
+	await expect(baskets.filter({ hasText: 'at the bottom' }).first()).toBeVisible();
+	await expect(baskets.filter({ hasText: 'on top' }).first()).toBeVisible();
+	await saved(page);
+});
+
+test('Fit: one look for a room has its price, and is kept to', async ({ page }) => {
+	test.setTimeout(120_000);
+	await openDemo(page, 'Place');
+	await solve(page);
+	await goTo(page, 'Fit');
+	await openPlace(page, 'Basin cabinet, drawer');
+	const look = panelOf(page).getByRole('region', { name: 'One look' });
+	await look.getByRole('button', { name: 'What would one look cost here?' }).click();
+	const prices = look.getByRole('list', { name: 'What each look costs' });
+	await expect(prices.getByRole('listitem')).toHaveCount(4, { timeout: 60_000 });
+	await expect(prices).toContainText(/white: .* to buy/);
+	await look.getByRole('combobox', { name: /Containers in/ }).selectOption('white');
+	await expect(
+		panelOf(page)
+			.getByText(/White (?:deep )?bin|White lidded/)
+			.first()
+	).toBeVisible();
+	await expect(held(page, /^\d+ × (?:Open|Small open|Narrow) bin/)).toHaveCount(0);
+	await saved(page);
+});
+
+test('Fit: boxes have their lids on where that is said, and the lids stand with them', async ({
+	page
+}) => {
+	test.setTimeout(120_000);
+	await openDemo(page, 'Place');
+	await solve(page);
+	await goTo(page, 'Fit');
+	const all = await page
+		.getByRole('combobox', { name: 'Place' })
+		.locator('option')
+		.allTextContents();
+	const lids = panelOf(page).getByRole('region', { name: 'Lids' });
+	for (const label of all) {
+		await openPlace(page, label.trim());
+		if (await lids.count()) break;
+	}
+	const ways = lids.getByRole('group', { name: /^Lids of / }).first();
+	await expect(ways.getByRole('button', { name: 'Nested' })).toHaveAttribute(
+		'aria-pressed',
+		'true'
+	);
+	await ways.getByRole('button', { name: 'Lids on' }).click();
+	await expect(ways.getByRole('button', { name: 'Lids on' })).toHaveAttribute(
+		'aria-pressed',
+		'true'
+	);
+	await expect(page.getByRole('button', { name: 'Keep this one' })).toBeVisible();
+	// A box and its lid are in one row or one container.
+	const together = panelOf(page)
+		.getByRole('listitem')
+		.filter({ hasText: /food box.*box lid/ });
+	await expect(together.first()).toBeVisible();
 	await saved(page);
 });

@@ -191,7 +191,6 @@ test.describe('in the shop', () => {
 			.getByRole('link', { name: 'Shop card' })
 			.click();
 		await expect(page.getByText(/To buy:/)).toBeVisible();
-		await context.setOffline(true);
 		const first = page.getByRole('listitem').filter({
 			has: page.getByRole('button', { name: /^Bought: / })
 		});
@@ -200,6 +199,14 @@ test.describe('in the shop', () => {
 		// Not that one.
 		const line = first.first();
 		await line.getByText('Found another one?').click();
+		// Read with the meter, side by side: the one that is wanted does.
+		for (const side of ['width', 'depth', 'height'])
+			await line.getByRole('button', { name: `Read its ${side}` }).click();
+		await expect(line.getByRole('button', { name: 'Read its size again' })).toBeVisible();
+		await expect(line.getByRole('list', { name: 'Where it would do' })).toContainText(
+			/it does|it goes in/
+		);
+		await context.setOffline(true);
 		await line.getByLabel('Outer size, width × depth × height').fill('3 m');
 		await line.getByRole('button', { name: 'Would it do?' }).click();
 		await expect(line.getByRole('alert')).toContainText('Type width × depth × height');

@@ -3,11 +3,15 @@ import { tinyHome } from '../core/fixtures/tiny-home';
 import type { Home } from '../core/model';
 import {
 	filledText,
+	heightText,
 	holdsText,
+	lookPriceText,
 	overText,
+	proofText,
 	shelfMoveText,
 	shelvesText,
 	standInText,
+	standsText,
 	togetherText
 } from './fitting';
 
@@ -80,6 +84,45 @@ describe('words of Fit', () => {
 			togetherText(home, { fitted: 0, not: 3, purchase: { ...purchase, status: 'too-dear' } })
 		).toContain('Raise it');
 		expect(togetherText(home, { fitted: 1, not: 0, purchase: null })).toBe('1 place fitted.');
+	});
+	it('say what is cut, and what stands on what', () => {
+		const at = (
+			id: string,
+			zMm: number,
+			cut: { widthMm: number; depthMm: number } | null = null
+		) => ({ id: id as never, xMm: 3, yMm: 10, zMm, cut });
+		const pile = [at('a', 0), at('b', 190), at('c', 380)];
+		expect(pile.map((one) => standsText(home, one, pile))).toEqual([
+			'at the bottom',
+			'layer 2',
+			'on top'
+		]);
+		const tray = at('d', 0, { widthMm: 558, depthMm: 477 });
+		expect(standsText(home, tray, [tray])).toBe('cut to 558 mm × 477 mm');
+		expect(standsText(home, at('e', 0), [at('e', 0)])).toBe('');
+	});
+	it('say how good an arrangement is, and no more than is known', () => {
+		const of = (status: 'proven' | 'open' | 'none', gap: number, hasDailyBehind = false) =>
+			proofText(home, { proof: { status, gap }, hasDailyBehind });
+		expect(of('proven', 0)).toMatch(/^Proven: of all ways/);
+		expect(of('none', 0)).toBe('Proven: it cannot all stand here, however it is held.');
+		expect(of('none', 0, true)).toContain('in front');
+		expect(of('open', 240)).toContain('2.40');
+		expect(of('open', 0.2)).toBe('');
+		expect(of('open', Infinity)).toBe('');
+	});
+	it('say what a look costs beside any, and what height stays free', () => {
+		const any = { look: '', costMinor: 640, containers: 11, leftOverMl: 0, lacks: 900 };
+		expect(lookPriceText(home, any, any)).toMatch(/^any, mixed: .*6\.40 to buy, 11 containers\.$/);
+		expect(lookPriceText(home, { ...any, look: 'clear' }, any)).toContain('no dearer than any.');
+		const woven = { look: 'woven', costMinor: 1990, containers: 4, leftOverMl: 1200, lacks: 2900 };
+		expect(lookPriceText(home, woven, any)).toMatch(
+			/13\.50 more than any; 1\.2 l more stays out; more stands without what suits it\.$/
+		);
+		expect(heightText(home, null)).toBe('');
+		expect(heightText(home, { overMm: 180, why: 'from-above' })).toMatch(
+			/^180 mm of height stays free: one looks in from above/
+		);
 	});
 	it('say what another container would do', () => {
 		const at = { nookId: nook.id };

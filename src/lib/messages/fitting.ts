@@ -1,8 +1,10 @@
 import {
 	outerOf,
+	type heightLeft,
 	type Arrangement,
 	type BuyFirst,
 	type CupIssue,
+	type HeightReason,
 	type HomeFit,
 	type KindField,
 	type LidsChoice,
@@ -295,7 +297,7 @@ export function lookPriceText(home: Home, price: LookPrice, any: LookPrice): str
 	const more = costMinor - any.costMinor;
 	const cost =
 		more === 0
-			? 'as much as any'
+			? 'no dearer than any'
 			: `${money(Math.abs(more))} ${more > 0 ? 'more' : 'less'} than any`;
 	const out = leftOverMl - any.leftOverMl;
 	const left =
@@ -312,6 +314,19 @@ export function lookPriceText(home: Home, price: LookPrice, any: LookPrice): str
 /** Less than this is not spoken of. */
 const MENTIONED_ML = 50;
 const MENTIONED_LACKS = 100;
+
+const HEIGHT_REASONS: Readonly<Record<HeightReason, string>> = {
+	'from-above': 'one looks in from above, and what stood on it would hide it',
+	'second-level': 'the second level is as high as what stands under it needs',
+	'shelf-moves': 'the shelf over it could come down: see the shelf heights below',
+	'no-level-pays': 'a second level was tried, and takes more than it brings',
+	'nothing-for-it': 'nothing here stands well on a second level'
+};
+/** Says how much height stays free, and why; empty: none to speak of. */
+export function heightText(home: Home, left: ReturnType<typeof heightLeft>): string {
+	if (!left) return '';
+	return `${formatLength(left.overMm, home.units)} of height stays free: ${HEIGHT_REASONS[left.why]}.`;
+}
 
 /** Says how good an arrangement is proven to be; empty: nothing is known. */
 export function proofText(

@@ -2,6 +2,7 @@ import {
 	buyFirst,
 	elsewhereFor,
 	fitFingerprint,
+	heightLeft,
 	keptOf,
 	type Arrangement,
 	type ArrangementName,
@@ -156,6 +157,10 @@ export class FitDesk {
 	);
 	arrangement = $derived.by(
 		() => this.arrangements.find(({ name }) => name === this.#style) ?? this.arrangements[0]
+	);
+	/** Height that stays free over what is being tried, and why. */
+	heightLeft = $derived.by(() =>
+		this.arrangement && this.nookId ? heightLeft(this.home, this.nookId, this.arrangement) : null
 	);
 	/** What is drawn: what is being tried, else what is kept. */
 	shown = $derived.by(

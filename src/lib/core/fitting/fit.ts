@@ -33,6 +33,8 @@ export interface Arrangement {
 	/** Floor left free, 0 to 1. */
 	readonly freeShare: number;
 	readonly massG: number;
+	/** Height that stays free over the highest of it, mm. */
+	readonly overMm: number;
 	/** Something that is used daily stands behind something else. */
 	readonly hasDailyBehind: boolean;
 	/** What it lacks beside a perfect one, whatever it costs; about in minor units. */
@@ -124,6 +126,7 @@ function arrange(
 		kindsUsed: countsOf(best.placements).size,
 		freeShare: Math.max(0, 1 - best.usedMm2 / (room.widthMm * room.depthMm)),
 		massG: best.massG,
+		overMm: Math.max(0, clearOf(room) - best.topMm),
 		hasDailyBehind: best.hasDailyBehind,
 		discomfort:
 			mix.reduce((sum, option) => sum + discomfortOf(option), 0) +

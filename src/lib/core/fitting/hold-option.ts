@@ -32,7 +32,7 @@ export interface HoldOption {
 	/** How they stand: in rows from front to back. */
 	readonly lanes: readonly Lane[];
 	readonly tooLarge: readonly TooLarge[];
-	/** Things that stand behind another thing in their row, where one looks from the front. */
+	/** Things that stand behind another thing in their row, where one looks from the front; rows that lie loose in a chest. */
 	readonly hidden: number;
 	readonly massG: number;
 	/** Trays that slide about when the drawer is pulled: not as wide as it. */

@@ -82,6 +82,7 @@ export {
 	type ShopPlace,
 	type StandIn
 } from './shop-card';
+export { heightLeft, type HeightReason } from './height-left';
 export { lidsOf, type LidsChoice } from './lids';
 export { elsewhereFor, type Elsewhere } from './elsewhere';
 export { FITTING_COMMANDS } from './commands';

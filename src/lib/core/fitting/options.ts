@@ -219,7 +219,8 @@ export function holdOptions(
 			loose,
 			lanes,
 			tooLarge,
-			hidden: seenFromAbove ? 0 : behind,
+			// What lies loose in a chest is dug for.
+			hidden: inLayers ? lanes.length : seenFromAbove ? 0 : behind,
 			sliding: seenFromAbove
 				? holders.reduce((sum, holder) => sum + slidingOf(holder, room, play.sideMm), 0)
 				: 0,

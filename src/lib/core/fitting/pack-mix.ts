@@ -33,6 +33,8 @@ export interface Packed {
 	readonly standing: Standing[];
 	readonly left: Left[];
 	readonly usedMm2: number;
+	/** How high the highest of it reaches, mm. */
+	readonly topMm: number;
 	/** Something that is used daily stands behind something else. */
 	readonly hasDailyBehind: boolean;
 	readonly massG: number;
@@ -223,6 +225,7 @@ function readPlaces(
 	const placements: Placement[] = [];
 	const standing: Standing[] = [];
 	let usedMm2 = 0;
+	let topMm = 0;
 	let massG = 0;
 	blocks.forEach((block, index) => {
 		const place = places[index];
@@ -232,6 +235,7 @@ function readPlaces(
 		}
 		const { x, y, turned } = place;
 		usedMm2 += block.w * block.d;
+		topMm = Math.max(topMm, block.heightMm);
 		massG +=
 			block.containers.reduce((sum, filled) => sum + filled.massG, 0) +
 			block.loose.reduce((sum, good) => sum + good.massG, 0);
@@ -269,6 +273,7 @@ function readPlaces(
 		standing,
 		left: merged(left),
 		usedMm2,
+		topMm,
 		hasDailyBehind: !isFrontKept,
 		massG
 	};

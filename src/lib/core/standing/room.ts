@@ -105,7 +105,7 @@ export function roomOf(home: Home, nookId: string): Packing | null {
 		},
 		boxes: blockedBoxes(nook, play.pipeMm),
 		seenFromAbove,
-		inLayers: nook.kind.startsWith('chest-'),
+		inLayers: nook.kind === 'chest-layer',
 		frontMm: play.frontMm,
 		sideMm: play.sideMm
 	};

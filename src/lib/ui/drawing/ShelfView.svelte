@@ -5,7 +5,7 @@
 	import type { HandDesk } from '$lib/state/hand-desk.svelte';
 	import { dragging } from './drag';
 	import { fitWords } from './front-geometry';
-	import { partsSeen, type ShelfSide } from './shelf-geometry';
+	import { partsSeen, type SeenPart, type ShelfSide } from './shelf-geometry';
 	import { inkOf } from './tag-style';
 
 	interface Props {
@@ -77,6 +77,14 @@
 	let taken: { id: string; at: { x: number; y: number }; from: { x: number; y: number } } | null =
 		null;
 
+	/** A wall between compartments, drawn from both ends: what stands there is written in the middle. */
+	function wallPath({ x, y, w, h, walls }: SeenPart, at: number): string {
+		const [across, down] = [w * END_SHARE, h * END_SHARE];
+		return walls.across
+			? `M${x} ${at}h${across}M${x + w - across} ${at}h${across}`
+			: `M${at} ${y}v${down}M${at} ${y + h - down}v${down}`;
+	}
+	const END_SHARE = 0.36;
 	const FAR_MM = 10;
 	function keys(event: KeyboardEvent, id: string) {
 		if (event.key === 'Enter' || event.key === ' ') {
@@ -176,7 +184,7 @@
 				{/if}
 				{#each box.walls.at as at (at)}
 					<path
-						d={box.walls.across ? `M${box.x} ${at}h${box.w}` : `M${at} ${box.y}v${box.h}`}
+						d={wallPath(box, at)}
 						stroke={inkOf(box.hue)}
 						stroke-width="1"
 						vector-effect="non-scaling-stroke"

@@ -1,6 +1,13 @@
 <script lang="ts">
 	import { formatLength, formatMass, formatMoney } from '$lib/core/model';
-	import { filledText, holdsText, overText, proofText, standsText } from '$lib/messages/fitting';
+	import {
+		filledText,
+		heightText,
+		holdsText,
+		overText,
+		proofText,
+		standsText
+	} from '$lib/messages/fitting';
 	import type { FitDesk } from '$lib/state/fit-desk.svelte';
 
 	let { desk }: { desk: FitDesk } = $props();
@@ -89,6 +96,7 @@
 				desk.arrangement.freeShare * 100
 			)} % of the floor stays free; {formatMass(desk.arrangement.massG)} in all{desk.nook?.loadG
 				? ` of ${formatMass(desk.nook.loadG)} allowed`
-				: ''}. {proofText(home, desk.arrangement)}
+				: ''}. {heightText(home, desk.heightLeft)}
+			{proofText(home, desk.arrangement)}
 		</p>{/if}
 {/if}
