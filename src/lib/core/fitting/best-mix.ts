@@ -38,6 +38,8 @@ export interface Packer {
 	readonly most: (mix: readonly HoldOption[]) => Packed;
 	/** Whether the ways of the first wants, or of all, stand with nothing before what is used daily. */
 	readonly stands: (mix: readonly HoldOption[]) => Stands;
+	/** How long it is searched. */
+	readonly search: SearchLength;
 	/** Containers that the house has left, by kind. */
 	readonly left: ReadonlyMap<string, number>;
 }
@@ -97,7 +99,12 @@ function soonFound(style: Style, { options, room, whole, wholeFree, most }: Pack
 }
 
 /** Partial choices gone on from, and mixes looked at whether they stand, for one style in one place. */
-const SEARCH = { nodes: 1500, asks: 120 };
+const SEARCH = {
+	whole: { nodes: 1500, asks: 120 },
+	/** For one of several ways to fit a place, of which another is mostly taken. */
+	short: { nodes: 300, asks: 24 }
+} as const;
+export type SearchLength = keyof typeof SEARCH;
 /** What does not stand here by its size counts so much a litre, before all else. */
 const LEFT_PER_ML = 100;
 
@@ -153,7 +160,7 @@ export function bestMix(style: Style, packer: Packer): (Tried & { readonly proof
 	const { status, chosen, objective, bound } = solveChoice(
 		problem,
 		(some) => packer.stands(inOrder(some)),
-		{ ...SEARCH, start }
+		{ ...SEARCH[packer.search], start }
 	);
 	const proof: Proof = { status, gap: chosen ? objective - bound : 0 };
 	if (!chosen || chosen === start) return { ...found, proof };

@@ -61,8 +61,8 @@ export function fitTogether(
 		const more =
 			isContested || asksMoney
 				? [
-						fitNook(home, nookId, { owned: none, kinds: uncontested }),
-						fitNook(home, nookId, { owned: none, kinds: [] })
+						fitNook(home, nookId, { owned: none, kinds: uncontested, search: 'short' }),
+						fitNook(home, nookId, { owned: none, kinds: [], search: 'short' })
 					].flatMap((other) => ('arrangements' in other ? other.arrangements : []))
 				: [];
 		ways.set(nookId, [...result.arrangements, ...more]);

@@ -1,12 +1,12 @@
 import type { ContainerKind, Home, Placement, Standing } from '../model';
 import { type NookRoom, roomOf, volumeOf } from '../standing';
-import { bestMix, type Packer, type Proof } from './best-mix';
+import { bestMix, type Packer, type Proof, type SearchLength } from './best-mix';
 import type { HoldOption } from './hold-option';
 import { outerOf } from './kind-sizes';
 import { roomOfNook, suitsLook } from './looks';
 import { clearOf, enters, holdOptions } from './options';
 import { countsOf, fitFingerprint, ownedLeft } from './owned';
-import { packMix, packWhole, standTogether, type Left } from './pack-mix';
+import { packMix, packWhole, standingIn, type Left } from './pack-mix';
 import { discomfortOf, STYLES, type ArrangementName } from './styles';
 import { isAlike, priced, toldApart } from './told-apart';
 import { wantsOf, type Want } from './wants';
@@ -79,6 +79,8 @@ export interface FitOptions {
 	readonly owned?: ReadonlyMap<string, number>;
 	/** Kinds to choose from; all that the home knows, unless said. */
 	readonly kinds?: readonly ContainerKind[];
+	/** How long the best choice is searched; `whole` unless said. */
+	readonly search?: SearchLength;
 }
 
 /** Positions tried for goods that nothing holds. */
@@ -192,14 +194,16 @@ export function fitNook(home: Home, nookId: string, options: FitOptions = {}): F
 			return known.get(key)!;
 		};
 	};
+	const stands = standingIn(packing);
 	const packer: Packer = {
 		options: ways,
 		room,
 		whole: remembered((mix) => packWhole(mix, packing)),
 		wholeFree: remembered((mix) => packWhole(mix, packing, FREE_TRIES)),
 		most: remembered((mix) => packMix(mix, packing)),
-		stands: remembered((mix) => standTogether(mix, packing, mix.length === wants.length)),
-		left
+		stands: remembered((mix) => stands(mix, mix.length === wants.length)),
+		left,
+		search: options.search ?? 'whole'
 	};
 	const arrangements: Arrangement[] = [];
 	for (const name of Object.keys(STYLES) as ArrangementName[]) {

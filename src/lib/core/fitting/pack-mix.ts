@@ -122,20 +122,26 @@ function allPlaces({ floor, items }: Laid, seenFromAbove: boolean, tries: number
 	return relaxed && { places: relaxed, isFrontKept: false };
 }
 
+/** Mixes of more blocks than can be decided are looked at so often in one place. */
+const LARGE_LOOKS = 40;
+
 /**
- * Whether ways to hold wants stand together with nothing before what is used daily. Of the first wants alone it is only
- * looked whether they cannot.
+ * Makes the question whether ways to hold wants stand together with nothing before what is used daily. Of the first wants
+ * alone it is only looked whether they cannot.
  */
-export function standTogether(
-	mix: readonly HoldOption[],
-	packing: Packing,
-	isWhole: boolean
-): Stands {
-	const { floor, items } = laidOut(mix, packing);
+export function standingIn(
+	packing: Packing
+): (mix: readonly HoldOption[], isWhole: boolean) => Stands {
 	const options = { ...DEFAULT_FLOOR, seenFromAbove: packing.seenFromAbove };
-	if (!isWhole) return decided(floor, items, options, BEGUN_STEPS).status;
-	if (packFloor(floor, items, soon(items, options))) return 'stands';
-	return decided(floor, items, options, DECIDE_STEPS).status;
+	let large = 0;
+	return (mix, isWhole) => {
+		const { floor, items } = laidOut(mix, packing);
+		const isLarge = items.length > DECIDE_UP_TO;
+		if (!isWhole) return decided(floor, items, options, BEGUN_STEPS).status;
+		if (isLarge && ++large > LARGE_LOOKS) return 'open';
+		if (packFloor(floor, items, soon(items, options))) return 'stands';
+		return decided(floor, items, options, DECIDE_STEPS).status;
+	};
 }
 
 /** Where stands what goes in. */

@@ -51,6 +51,9 @@ class Settled {
 	readonly size: [Float64Array, Float64Array];
 	readonly edges: [Edge[], Edge[]] = [[], []];
 	readonly turned: boolean[];
+	/** What was there before, change by change. */
+	readonly #changed: { readonly row: Float64Array; readonly at: number; readonly was: number }[] =
+		[];
 
 	constructor(
 		count: number,
@@ -70,8 +73,8 @@ class Settled {
 	begin(at: number, sizes: readonly [number, number], fixed?: readonly [number, number]): boolean {
 		for (const axis of [0, 1] as const) {
 			this.size[axis][at] = sizes[axis];
-			this.low[axis][at] = fixed ? fixed[axis] : 0;
-			this.high[axis][at] = fixed ? fixed[axis] : this.sides[axis] - sizes[axis];
+			this.#change(this.low[axis], at, fixed ? fixed[axis] : 0);
+			this.#change(this.high[axis], at, fixed ? fixed[axis] : this.sides[axis] - sizes[axis]);
 			if (this.high[axis][at]! < this.low[axis][at]! - EPS) return false;
 		}
 		return true;
@@ -99,12 +102,12 @@ class Settled {
 			for (const { from, to } of edges) {
 				const early = low[from]! + size[from]!;
 				if (early > low[to]! + EPS) {
-					low[to] = early;
+					this.#change(low, to, early);
 					moved = true;
 				}
 				const late = high[to]! - size[from]!;
 				if (late < high[from]! - EPS) {
-					high[from] = late;
+					this.#change(high, from, late);
 					moved = true;
 				}
 				if (low[to]! > high[to]! + EPS || low[from]! > high[from]! + EPS) return false;
@@ -113,20 +116,26 @@ class Settled {
 		return true;
 	}
 
-	/** Remembers all places; the answer sets them back. */
-	mark(): () => void {
-		const kept = [...this.low, ...this.high].map((row) => row.slice());
-		const counts = this.edges.map(({ length }) => length);
-		return () => {
-			this.low[0].set(kept[0]!);
-			this.low[1].set(kept[1]!);
-			this.high[0].set(kept[2]!);
-			this.high[1].set(kept[3]!);
-			this.edges[0].length = counts[0]!;
-			this.edges[1].length = counts[1]!;
-		};
+	#change(row: Float64Array, at: number, value: number): void {
+		this.#changed.push({ row, at, was: row[at]! });
+		row[at] = value;
+	}
+
+	/** How far it is settled by now. */
+	mark(): Mark {
+		return [this.#changed.length, this.edges[0].length, this.edges[1].length];
+	}
+	/** Takes back what was settled since. */
+	undo([changes, across, back]: Mark): void {
+		while (this.#changed.length > changes) {
+			const { row, at, was } = this.#changed.pop()!;
+			row[at] = was;
+		}
+		this.edges[0].length = across;
+		this.edges[1].length = back;
 	}
 }
+type Mark = readonly [changes: number, across: number, back: number];
 
 /** Whether two pieces are the same but for their number. */
 const isLike = (a: StandingPiece, b: StandingPiece): boolean =>
@@ -184,11 +193,11 @@ export function decideStanding(problem: StandingProblem, steps: number): Decisio
 				isOpen = true;
 				return false;
 			}
-			const undo = settled.mark();
+			const before = settled.mark();
 			const axis = side === 'left' || side === 'right' ? 0 : 1;
 			const [from, to] = side === 'left' || side === 'before' ? [other, k] : [k, other];
 			if (settled.settle(from, to, axis) && pair(k, against, i + 1)) return true;
-			undo();
+			settled.undo(before);
 			if (isOpen) return false;
 		}
 		return false;
@@ -215,11 +224,11 @@ export function decideStanding(problem: StandingProblem, steps: number): Decisio
 			...Array.from({ length: k }, (_, i) => i)
 		];
 		for (const turned of own.turn && own.w !== own.d ? [false, true] : [false]) {
-			const undo = settled.mark();
+			const before = settled.mark();
 			settled.turned[k] = turned;
 			if (settled.begin(k, turned ? [own.d, own.w] : [own.w, own.d]) && pair(k, against, 0))
 				return true;
-			undo();
+			settled.undo(before);
 			if (isOpen) return false;
 		}
 		return false;
