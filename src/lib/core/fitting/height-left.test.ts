@@ -1,28 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
-import { apply, NOW } from '../fixtures/tiny-home';
-import type { Home } from '../model';
+import { NOW } from '../fixtures/tiny-home';
+import { planFor } from '../fixtures/plan-for';
 import { heightLeft } from './height-left';
 
 const demo = demoHome(NOW);
-const planned = (nookId: string, groupId: string): Home =>
-	apply(demo, (draft) => {
-		draft.activePlanId = 'p' as never;
-		draft.zonePlans['p'] = {
-			id: 'p',
-			name: 'p',
-			assignments: [{ groupId, nookId, share: 1 }],
-			overflow: [],
-			objective: 0,
-			bound: 0,
-			seed: 1,
-			wishPrices: [],
-			keptEmpty: null,
-			fingerprint: '',
-			madeAt: NOW,
-			learnUntil: null
-		} as never;
-	});
+const planned = (nookId: string, groupId: string) => planFor(demo, { [groupId]: nookId });
 const whyOf = (nookId: string, groupId: string, placements: readonly { kindId: string }[] = []) =>
 	heightLeft(planned(nookId, groupId), nookId, { overMm: 200, placements: placements as never })
 		?.why;

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
+import { planFor } from '../fixtures/plan-for';
 import type { Thing } from '../model';
 import { roomOf, type Good } from '../standing';
 import { checkFit } from './check-fit';
@@ -13,11 +14,11 @@ const demo = demoHome(NOW);
 const { play } = demo.settings;
 const chest = 'chest-low';
 /** The bottom of the chest freezer is so high, and holds frozen vegetables alone: one open bag, one due soon, the rest later. */
-const home = apply(demo, (draft) => {
+const groupId = Object.values(demo.things).find(
+	({ category }) => category === 'food.frozen-veg'
+)!.groupId!;
+const cold = apply(demo, (draft) => {
 	draft.nooks[chest]!.inside.heightMm = 480;
-	const kind = 'food.frozen-veg';
-	const things = Object.values(draft.things).filter(({ category }) => category === kind);
-	const groupId = things[0]!.groupId!;
 	for (const lot of Object.values(draft.lots)) {
 		if (draft.things[lot.thingId]?.groupId !== groupId) continue;
 		lot.states = ['frozen'];
@@ -34,22 +35,8 @@ const home = apply(demo, (draft) => {
 	const two = lots.find(({ thingId }) => thingId !== one!.thingId);
 	one!.states = ['frozen', 'open'];
 	two!.dates.printed = { on: '2026-03-20', kind: 'best-before' };
-	draft.activePlanId = 'p' as never;
-	draft.zonePlans['p'] = {
-		id: 'p',
-		name: 'P',
-		assignments: [{ groupId, nookId: chest, share: 1 }],
-		overflow: [],
-		objective: 0,
-		bound: 0,
-		seed: 1,
-		fingerprint: '',
-		madeAt: NOW,
-		wishPrices: [],
-		keptEmpty: null,
-		learnUntil: null
-	} as never;
 });
+const home = planFor(cold, { [groupId]: chest });
 const packing = roomOf(home, chest)!;
 const want = wantsOf(home, chest)[0]!;
 

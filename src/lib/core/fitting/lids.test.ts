@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
+import { planFor } from '../fixtures/plan-for';
 import type { Home, Thing } from '../model';
 import { checkContents } from './check-contents';
 import { fitNook } from './fit';
@@ -11,24 +12,7 @@ import { wantsOf } from './wants';
 
 const demo = demoHome(NOW);
 /** The food boxes of the demo on one shelf, by a plan. */
-const planned = (home: Home, groupId: string) =>
-	apply(home, (draft) => {
-		draft.activePlanId = 'p' as never;
-		draft.zonePlans['p'] = {
-			id: 'p',
-			name: 'p',
-			assignments: [{ groupId, nookId: 's3-low', share: 1 }],
-			overflow: [],
-			objective: 0,
-			bound: 0,
-			seed: 1,
-			wishPrices: [],
-			keptEmpty: null,
-			fingerprint: '',
-			madeAt: NOW,
-			learnUntil: null
-		} as never;
-	});
+const planned = (home: Home, groupId: string) => planFor(home, { [groupId]: 's3-low' });
 const boxes = planned(demo, 'food-boxes');
 const vessel = (id: string, side: number, heightMm: number) =>
 	({

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { DEFAULT_SETTINGS } from '../model';
 import { apply, NOW } from '../fixtures/tiny-home';
+import { planFor } from '../fixtures/plan-for';
 import { containersOf, holdOptions, wantsOf, type NookRoom, type Packing } from '.';
 
 const room: NookRoom = {
@@ -29,24 +30,10 @@ const owned = new Map(kinds.map((kind) => [kind.id as string, kind.owned]));
 
 /** What a group wants when all of it goes to one larder shelf. */
 function wantOf(groupId: string, boxes: 'decant' | 'packs' = 'packs') {
-	const home = apply(demo, (draft) => {
-		draft.schools.boxes = boxes;
-		draft.activePlanId = 'p' as never;
-		draft.zonePlans['p'] = {
-			id: 'p',
-			name: 'P',
-			assignments: [{ groupId, nookId: 'larder-3', share: 1 }],
-			overflow: [],
-			objective: 0,
-			bound: 0,
-			seed: 1,
-			fingerprint: '',
-			madeAt: NOW,
-			wishPrices: [],
-			keptEmpty: null,
-			learnUntil: null
-		} as never;
-	});
+	const home = apply(
+		planFor(demo, { [groupId]: 'larder-3' }),
+		(draft) => void (draft.schools.boxes = boxes)
+	);
 	return wantsOf(home, 'larder-3')[0]!;
 }
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
+import { planFor } from '../fixtures/plan-for';
 import type { Home } from '../model';
 import { adoptPlan, brokenRules, layoutOf, placeHome, toZonePlan, zoneModelOf } from '../zoning';
 import { setShelves, setShelvesFor, shelfColumn } from '.';
@@ -10,28 +11,7 @@ const FIRST = 'larder-1';
 
 /** The demo home with groups put on shelves of the larder by hand. */
 const withOn = (places: Readonly<Record<string, string>>, change?: (draft: Home) => void): Home =>
-	apply(demo, (draft) => {
-		draft.activePlanId = 'p' as never;
-		draft.zonePlans['p'] = {
-			id: 'p',
-			name: 'P',
-			assignments: Object.entries(places).map(([groupId, nookId]) => ({
-				groupId,
-				nookId,
-				share: 1
-			})),
-			overflow: [],
-			objective: 0,
-			bound: 0,
-			seed: 1,
-			fingerprint: '',
-			madeAt: NOW,
-			wishPrices: [],
-			keptEmpty: null,
-			learnUntil: null
-		} as never;
-		change?.(draft as Home);
-	});
+	apply(planFor(demo, places), (draft) => change?.(draft as Home));
 const column = shelfColumn(demo, FIRST)!;
 
 describe('shelves that can be set', () => {

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
+import { planFor } from '../fixtures/plan-for';
 import {
 	imposeLabels,
 	LABEL_SHEETS,
@@ -286,26 +287,10 @@ describe('proposing labels', () => {
 		expect(placeLabels(demo)).toEqual([]);
 	});
 	it('says what lives in a place, and warns in words of cleaners and medicines', () => {
-		const planned = apply(demo, (draft) => {
-			draft.zonePlans['p' as never] = {
-				id: 'p',
-				name: 'p',
-				assignments: [
-					{ groupId: 'baking', nookId: 'larder-3', share: 1 },
-					{ groupId: 'spices', nookId: 'larder-3', share: 1 },
-					{ groupId: 'medicines', nookId: 'd-1', share: 1 }
-				],
-				overflow: [],
-				objective: 0,
-				bound: 0,
-				seed: 1,
-				wishPrices: [],
-				keptEmpty: null,
-				fingerprint: '',
-				madeAt: NOW,
-				learnUntil: null
-			} as never;
-			draft.activePlanId = 'p' as never;
+		const planned = planFor(demo, {
+			baking: 'larder-3',
+			spices: 'larder-3',
+			medicines: 'd-1'
 		});
 		const [larder] = placeLabels(planned);
 		expect(larder).toMatchObject({ placementId: null, nookId: 'larder-3', hazard: null });
@@ -410,23 +395,7 @@ describe('labels of other sets', () => {
 		expect(fieldsOf(cooked, two, ['cooking'])).toEqual([]);
 		const [group] = Object.values(demo.groups).filter(({ partners }) => partners.length > 0);
 		const [partner] = [...group!.partners].sort((a, b) => b.weight - a.weight);
-		const placed = apply(demo, (draft) => {
-			draft.zonePlans['p' as never] = {
-				id: 'p',
-				name: 'p',
-				assignments: [{ groupId: partner!.groupId, nookId: 'd-1', share: 1 }],
-				overflow: [],
-				objective: 0,
-				bound: 0,
-				seed: 1,
-				wishPrices: [],
-				keptEmpty: null,
-				fingerprint: '',
-				madeAt: NOW,
-				learnUntil: null
-			} as never;
-			draft.activePlanId = 'p' as never;
-		});
+		const placed = planFor(demo, { [partner!.groupId]: 'd-1' });
 		const of = { ...label, groupId: group!.id };
 		expect(fieldsOf(placed, of, ['goes-with'])).toEqual([
 			{ field: 'goes-with', value: `${demo.groups[partner!.groupId]!.name}, Top drawer` }

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { decide } from '../clearing';
-import { adoptPlan } from '../zoning';
 import { apply, bareKitchen, counter, NOW, TODAY, tinyHome } from '../fixtures/tiny-home';
+import { planFor } from '../fixtures/plan-for';
 import { addDays, blankReset, lotsIn, NookId, type Home, type Reset, type Thing } from '../model';
 import {
 	adaptedDays,
@@ -65,23 +65,7 @@ describe('the usual resets', () => {
 			)
 		)!;
 		const shelf = Object.values(home.nooks).find(({ kind }) => kind === 'shelf')!;
-		const planned = apply(
-			home,
-			adoptPlan({
-				id: 'p',
-				name: 'P',
-				assignments: [{ groupId: group.id, nookId: shelf.id, share: 1 }],
-				overflow: [],
-				objective: 0,
-				bound: 0,
-				seed: 1,
-				wishPrices: [],
-				keptEmpty: null,
-				fingerprint: '',
-				madeAt: NOW,
-				learnUntil: null
-			} as never)
-		);
+		const planned = planFor(home, { [group.id]: shelf.id });
 		expect(usualResets(planned).find(({ kind }) => kind === 'pantry-dates')).toMatchObject({
 			nookIds: [shelf.id],
 			cabinetId: shelf.cabinetId
