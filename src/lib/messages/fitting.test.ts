@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { tinyHome } from '../core/fixtures/tiny-home';
+import { plainKind } from '../core/fitting';
 import type { Home } from '../core/model';
 import {
 	filledText,
 	heightText,
 	holdsText,
 	lookPriceText,
+	missingHolderText,
 	overText,
 	proofText,
 	shelfMoveText,
@@ -110,6 +112,25 @@ describe('words of Fit', () => {
 		expect(of('open', 240)).toContain('2.40');
 		expect(of('open', 0.2)).toBe('');
 		expect(of('open', Infinity)).toBe('');
+	});
+	it('say why what was chosen holds nothing here, and what comes nearest', () => {
+		const bin = { ...plainKind('k-1'), name: 'Box' };
+		const known: Home = { ...home, containerKinds: { 'k-1': bin } };
+		const said = (nearest: Parameters<typeof missingHolderText>[1]) =>
+			missingHolderText(known, nearest);
+		expect(said(null)).toMatch(/^No container of that form is known here\. Add its size/);
+		expect(
+			said({ kindId: 'k-1', why: 'container', over: { side: 'height', shortMm: 13.2 } })
+		).toContain('The nearest, Box, is 14 mm too tall.');
+		expect(
+			said({
+				kindId: 'k-1',
+				why: 'thing',
+				thingId: one!.id,
+				over: { side: 'width', shortMm: 8 }
+			})
+		).toContain(`${one!.name} is 8 mm too wide for the nearest, Box.`);
+		expect(said({ kindId: 'k-1', why: 'no-room' })).toContain('Box would take it');
 	});
 	it('say what a look costs beside any, and what height stays free', () => {
 		const any = { look: '', costMinor: 640, containers: 11, leftOverMl: 0, lacks: 900 };

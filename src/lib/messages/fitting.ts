@@ -11,6 +11,7 @@ import {
 	type RowIssue,
 	type LeftOver,
 	type LookPrice,
+	type Nearest,
 	type PartFor,
 	type ShelfMove,
 	type ShelfSetting,
@@ -92,9 +93,20 @@ export const ROLE_REASONS: Readonly<Record<ContainerRole, string>> = {
 	slide: 'the back of a deep place comes out to you',
 	level: 'the height over low things holds as much again'
 };
-/** What was chosen is nowhere in the place at hand. */
-export const MISSING_HOLDER =
-	'None of yours and none that is listed goes in here with these things. Add its size under Containers, or choose another.';
+const OVER_WORDS = { width: 'wide', depth: 'deep', height: 'tall' } as const;
+/** Says why what was chosen holds a group nowhere in the place at hand, what comes nearest, and what to do. */
+export function missingHolderText(home: Home, nearest: Nearest | null): string {
+	const advice = 'Add its size under Containers, or choose another.';
+	if (!nearest) return `No container of that form is known here. ${advice}`;
+	const name = home.containerKinds[nearest.kindId]?.name ?? '';
+	if (nearest.why === 'no-room')
+		return `${name} would take it, but no floor is left for it here, or it would be too heavy to lift. ${advice}`;
+	const { shortMm, side } = nearest.over;
+	const by = `${formatLength(Math.ceil(shortMm), home.units)} too ${OVER_WORDS[side]}`;
+	return nearest.why === 'container'
+		? `None goes in here. The nearest, ${name}, is ${by}. ${advice}`
+		: `None takes it. ${home.things[nearest.thingId]?.name ?? ''} is ${by} for the nearest, ${name}. ${advice}`;
+}
 /** Says what usually holds a group, and why the first of it does. */
 export const holdersText = (roles: readonly ContainerRole[]): string =>
 	roles.length

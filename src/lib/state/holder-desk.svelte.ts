@@ -3,8 +3,10 @@ import {
 	isDecanted,
 	isRaw,
 	lidsOf,
+	nearestHolder,
 	type Arrangement,
-	type LidsChoice
+	type LidsChoice,
+	type Nearest
 } from '../core/fitting';
 import { categoryOf, thingsOf, type ContainerRole, type Group, type Home } from '../core/model';
 import type { HomeStore } from './home-store.svelte';
@@ -26,8 +28,9 @@ export interface HeldGroup {
 	readonly group: Group;
 	/** What usually holds it here, best first. */
 	readonly usual: readonly ContainerRole[];
-	/** What was chosen does not go in here, whatever its size. */
+	/** What was chosen holds it nowhere here; with what comes nearest to it, if any does. */
 	readonly isMissing: boolean;
+	readonly nearest: Nearest | null;
 }
 
 /** What holds the groups of the place at hand: kinds of holder, packs or jars, lids on or nested. */
@@ -37,7 +40,7 @@ export class HolderDesk {
 	constructor(deps: HolderDeskDeps) {
 		this.#deps = deps;
 	}
-	get #home(): Home {
+	get home(): Home {
 		return this.#deps.store().home;
 	}
 
@@ -47,14 +50,18 @@ export class HolderDesk {
 		const shown = this.#deps.shown();
 		const isHeld = (id: string, role: ContainerRole) =>
 			shown?.placements.some(
-				({ groupId, kindId }) => groupId === id && this.#home.containerKinds[kindId]?.role === role
+				({ groupId, kindId }) => groupId === id && this.home.containerKinds[kindId]?.role === role
 			);
-		return this.#deps.groups().map((group) => ({
-			group,
-			usual: holdersOf(this.#home, group.id, nookId),
-			isMissing:
-				!!shown && !!group.holder && group.holder !== 'none' && !isHeld(group.id, group.holder)
-		}));
+		return this.#deps.groups().map((group) => {
+			const isMissing =
+				!!shown && !!group.holder && group.holder !== 'none' && !isHeld(group.id, group.holder);
+			return {
+				group,
+				usual: holdersOf(this.home, group.id, nookId),
+				isMissing,
+				nearest: isMissing ? nearestHolder(this.home, nookId, group.id) : null
+			};
+		});
 	});
 	setHolder(group: Group, holder: Group['holder']): void {
 		this.#deps.store().run(`what holds ${group.name}`, 'setHolder', group.id, holder);
@@ -64,7 +71,7 @@ export class HolderDesk {
 	get dripping(): readonly string[] {
 		const held = this.#deps.shown()?.standing.flatMap(({ holds }) => holds) ?? [];
 		const raw = held.flatMap(({ thingId }) => {
-			const thing = this.#home.things[thingId];
+			const thing = this.home.things[thingId];
 			return thing && isRaw(thing) ? [thing.name] : [];
 		});
 		return [...new Set(raw)];
@@ -73,31 +80,29 @@ export class HolderDesk {
 	/** Groups here of which something may be poured into jars, with those things. */
 	pourable = $derived.by(() =>
 		this.#deps.groups().flatMap((group) => {
-			const thingIds = thingsOf(this.#home, group.id)
+			const thingIds = thingsOf(this.home, group.id)
 				.filter(({ category }) => categoryOf(category).holders.includes('jar'))
 				.map(({ id }) => id as string);
-			return thingIds.length
-				? [{ group, thingIds, isDecanted: isDecanted(this.#home, group) }]
-				: [];
+			return thingIds.length ? [{ group, thingIds, isDecanted: isDecanted(this.home, group) }] : [];
 		})
 	);
 	/** Whether a group of this place is poured into jars: as said of it, else as the home does. */
 	setBoxes(groupId: string, boxes: Group['boxes']): void {
 		this.#deps
 			.store()
-			.run(`boxes of ${this.#home.groups[groupId]?.name}`, 'setBoxes', groupId, boxes);
+			.run(`boxes of ${this.home.groups[groupId]?.name}`, 'setBoxes', groupId, boxes);
 		this.#deps.askAnew();
 	}
 
 	/** Says whether boxes and pots have their lids on, or are nested; what is shown is fitted anew. */
 	setLids(groupId: string, lids: Group['lids']): void {
-		this.#deps.store().run(`lids of ${this.#home.groups[groupId]?.name}`, 'setLids', groupId, lids);
+		this.#deps.store().run(`lids of ${this.home.groups[groupId]?.name}`, 'setLids', groupId, lids);
 		this.#deps.askAnew();
 	}
 
 	/** Boxes and pots with lids here: lids on, or nested. */
 	lids = $derived.by((): readonly LidsChoice[] => {
 		const nookId = this.#deps.nookId();
-		return nookId ? lidsOf(this.#home, nookId, !!this.#deps.shown()?.leftOver.length) : [];
+		return nookId ? lidsOf(this.home, nookId, !!this.#deps.shown()?.leftOver.length) : [];
 	});
 }

@@ -1,13 +1,13 @@
 import type { ContainerKind, Home, Placement, Standing } from '../model';
-import { type NookRoom, roomOf, volumeOf } from '../standing';
+import { roomOf, volumeOf } from '../standing';
 import { bestMix, type Packer, type Proof, type SearchLength } from './best-mix';
 import type { HoldOption } from './hold-option';
-import { outerOf } from './kind-sizes';
 import { roomOfNook, suitsLook } from './looks';
-import { clearOf, enters, holdOptions } from './options';
+import { clearOf, holdOptions } from './options';
 import { countsOf, fitFingerprint, ownedLeft } from './owned';
 import { packMix, packWhole, standingIn, type Left } from './pack-mix';
 import { discomfortOf, STYLES, type ArrangementName } from './styles';
+import { tooBigKinds, type TooBig } from './too-big';
 import { isAlike, priced, toldApart } from './told-apart';
 import { wantsOf, type Want } from './wants';
 
@@ -41,12 +41,6 @@ export interface Arrangement {
 	readonly discomfort: number;
 	/** How good it is by what it was looked for. */
 	readonly proof: Proof;
-}
-
-export interface TooBig {
-	readonly kindId: string;
-	readonly side: 'width' | 'depth' | 'height';
-	readonly shortMm: number;
 }
 
 export type FitResult =
@@ -136,26 +130,6 @@ function arrange(
 		proof
 	};
 	return priced(made, left, kinds);
-}
-
-function tooBigKinds(
-	kinds: readonly ContainerKind[],
-	room: NookRoom,
-	roles: ReadonlySet<string>,
-	sideMm: number
-): TooBig[] {
-	return kinds.flatMap((kind): TooBig[] => {
-		if (!kind.owned || !roles.has(kind.role) || enters(kind, room, sideMm)) return [];
-		const { widthMm: w, depthMm: d } = outerOf(kind);
-		const [short, long] = kind.turn ? [Math.min(w, d), Math.max(w, d)] : [w, d];
-		const passMm = Math.min(room.passWidthMm, room.widthMm) - 2 * sideMm;
-		const over = [
-			{ side: 'height' as const, shortMm: kind.heightMm - clearOf(room) },
-			{ side: 'width' as const, shortMm: short - passMm },
-			{ side: 'depth' as const, shortMm: long + sideMm - room.depthMm }
-		].find(({ shortMm }) => shortMm > 0);
-		return over ? [{ kindId: kind.id, ...over }] : [];
-	});
 }
 
 /**

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { CONTAINER_ROLES, type Group } from '$lib/core/model';
-	import { holdersText, MISSING_HOLDER, ROLE_REASONS, ROLE_WORDS } from '$lib/messages/fitting';
+	import { holdersText, missingHolderText, ROLE_REASONS, ROLE_WORDS } from '$lib/messages/fitting';
 	import type { HolderDesk } from '$lib/state/holder-desk.svelte';
 
 	/** What holds each group of the place at hand: as usual for its kind of goods, or as the household says. */
@@ -10,7 +10,7 @@
 {#if desk.held.length}
 	<details class="rule-top mt-3 pt-3">
 		<summary class="min-h-11 cursor-pointer font-semibold">What holds it</summary>
-		{#each desk.held as { group, usual, isMissing } (group.id)}
+		{#each desk.held as { group, usual, isMissing, nearest } (group.id)}
 			<label class="block py-1">
 				<span class="font-medium">{group.name}</span>
 				<span class="soft block text-sm"
@@ -18,7 +18,9 @@
 						? ` You chose a ${ROLE_WORDS[group.holder]}: ${ROLE_REASONS[group.holder]}.`
 						: ''}</span
 				>
-				{#if isMissing}<span class="text-error block text-sm">{MISSING_HOLDER}</span>{/if}
+				{#if isMissing}<span class="text-error block text-sm"
+						>{missingHolderText(desk.home, nearest)}</span
+					>{/if}
 				<select
 					class="select w-full"
 					aria-label="What holds {group.name}"
