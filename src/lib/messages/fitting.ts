@@ -139,7 +139,8 @@ export const KIND_FIELD_WORDS: Readonly<Record<KindField, string>> = {
 	cells: 'Compartments',
 	cutWidth: 'Cut to, width',
 	cutDepth: 'Cut to, depth',
-	look: 'Look'
+	look: 'Look',
+	soldBy: 'Packs of'
 };
 
 /** Says what is wrong with a container, and what to do. */

@@ -192,7 +192,8 @@ export class KindsDesk {
 				kind.cells,
 				kind.cutTo?.widthMm ?? '',
 				kind.cutTo?.depthMm ?? '',
-				kind.look
+				kind.look,
+				kind.soldBy
 			])
 		]);
 	}
@@ -223,5 +224,6 @@ const CSV_HEAD = [
 	'Compartments',
 	'Cut to, width',
 	'Cut to, depth',
-	'Look'
+	'Look',
+	'Packs of'
 ];

@@ -88,6 +88,7 @@ function choose(
 		places: places.map((id) => ways.get(id)!.map(wayOf)),
 		owned: kinds.map(({ id }) => owned.get(id) ?? 0),
 		price: kinds.map(({ priceMinor }) => priceMinor),
+		pack: kinds.map(({ soldBy }) => soldBy),
 		perKind: PER_KIND,
 		budget: home.settings.budgetMinor
 	});
@@ -97,8 +98,10 @@ function choose(
 		const left = new Map(owned);
 		const taken = bests.map((best) => {
 			const own = priced(best, left, home.containerKinds);
+			// What is over of a pack is there for the next place.
+			const bought = new Map(own.toBuy.map(({ kindId, count }) => [kindId, count]));
 			for (const [kindId, count] of countsOf(best.placements))
-				left.set(kindId, Math.max(0, (left.get(kindId) ?? 0) - count));
+				left.set(kindId, (left.get(kindId) ?? 0) + (bought.get(kindId) ?? 0) - count);
 			return own;
 		});
 		places.forEach((nookId, i) => {

@@ -36,6 +36,7 @@ export const KIND_FIELDS = [
 	{ name: 'cutWidth', headed: /^cut.*w|^pulled.*w/i },
 	{ name: 'cutDepth', headed: /^cut.*(?:d|l)|^pulled.*d/i },
 	{ name: 'look', headed: /^(?:look|line|style|colou?r|material)/i },
+	{ name: 'soldBy', headed: /^(?:pack|set)s?\b/i },
 	{ name: 'mass', headed: /^(?:mass|weight|weighs)/i }
 ] as const satisfies readonly Field<string>[];
 export type KindField = (typeof KIND_FIELDS)[number]['name'];
@@ -170,6 +171,7 @@ export function readKinds(
 					: null,
 			look: text('look') ? text('look').slice(0, 60) : base.look,
 			priceMinor: figure('price', 100, base.priceMinor),
+			soldBy: Math.max(1, Math.min(100, figure('soldBy', 1, base.soldBy))),
 			shop: text('shop') ? text('shop').slice(0, 60) : base.shop,
 			owned: Math.min(1000, figure('owned', 1, base.owned))
 		};

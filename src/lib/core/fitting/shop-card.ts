@@ -1,4 +1,11 @@
-import { groupBy, type ContainerKind, type Edit, type Home, type Placement } from '../model';
+import {
+	groupBy,
+	wholePacks,
+	type ContainerKind,
+	type Edit,
+	type Home,
+	type Placement
+} from '../model';
 import { nooksInOrder } from '../survey';
 import { roomOf, volumeOf } from '../standing';
 import { fitNook } from './fit';
@@ -19,7 +26,7 @@ export interface ShopPlace {
 	/** Inside of the place less the container's outer size, mm; of the height, less what its contents look out. */
 	readonly playMm: { readonly width: number; readonly depth: number; readonly height: number };
 }
-/** One kind of container to buy. */
+/** One kind of container to buy; the count is of whole packs. */
 export interface ShopLine {
 	readonly kind: ContainerKind;
 	readonly count: number;
@@ -81,7 +88,8 @@ export function shopCard(home: Home): ShopCard {
 	}
 	const lines = [...places].map(([kindId, wanted]): ShopLine => {
 		const kind = home.containerKinds[kindId]!;
-		const count = wanted.reduce((sum, place) => sum + place.count, 0);
+		const needed = wanted.reduce((sum, place) => sum + place.count, 0);
+		const count = wholePacks(needed, kind.soldBy);
 		return { kind, count, priceMinor: kind.priceMinor * count, places: wanted };
 	});
 	const parts = partLines(home);

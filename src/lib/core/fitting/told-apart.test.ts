@@ -85,9 +85,14 @@ describe('arrangements side by side', () => {
 	it('are priced by what the house still has', () => {
 		const bins = { ...of(0, 0, 0), placements: [{ kindId: 'bin' }, { kindId: 'bin' }] };
 		const { toBuy, costMinor } = priced(bins as unknown as Arrangement, new Map([['bin', 1]]), {
-			bin: { priceMinor: 250 }
+			bin: { priceMinor: 250, soldBy: 1 }
 		});
 		expect(toBuy).toEqual([{ kindId: 'bin', count: 1 }]);
 		expect(costMinor).toBe(250);
+		const packs = priced(bins as unknown as Arrangement, new Map([['bin', 1]]), {
+			bin: { priceMinor: 250, soldBy: 4 }
+		});
+		expect(packs.toBuy).toEqual([{ kindId: 'bin', count: 4 }]);
+		expect(packs.costMinor).toBe(1000);
 	});
 });

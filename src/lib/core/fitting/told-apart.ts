@@ -1,5 +1,5 @@
 import { volumeOf } from '../standing';
-import type { ContainerKind } from '../model';
+import { wholePacks, type ContainerKind } from '../model';
 import { countsOf } from './owned';
 import type { ArrangementName } from './styles';
 
@@ -15,14 +15,17 @@ export interface Tellable {
 	readonly freeShare: number;
 }
 
-/** Gives an arrangement what of it has to be bought, where the house still has so many of each kind. */
+/** Gives an arrangement what of it has to be bought, where the house still has so many of each kind, in whole packs. */
 export function priced<Each extends Tellable>(
 	arrangement: Each,
 	left: ReadonlyMap<string, number>,
-	kinds: Readonly<Record<string, Pick<ContainerKind, 'priceMinor'>>>
+	kinds: Readonly<Record<string, Pick<ContainerKind, 'priceMinor' | 'soldBy'>>>
 ): Each {
 	const toBuy = [...countsOf(arrangement.placements)]
-		.map(([kindId, count]) => ({ kindId, count: count - (left.get(kindId) ?? 0) }))
+		.map(([kindId, count]) => ({
+			kindId,
+			count: wholePacks(count - (left.get(kindId) ?? 0), kinds[kindId]!.soldBy)
+		}))
 		.filter(({ count }) => count > 0);
 	const costMinor = toBuy.reduce(
 		(sum, { kindId, count }) => sum + kinds[kindId]!.priceMinor * count,

@@ -7,7 +7,8 @@ import { checkKind } from './kind-checks';
 const Row = ContainerKind.omit({ owned: true, shop: true }).extend({
 	cells: ContainerKind.shape.cells.default(1),
 	cutTo: ContainerKind.shape.cutTo.default(null),
-	look: ContainerKind.shape.look.default('')
+	look: ContainerKind.shape.look.default(''),
+	soldBy: ContainerKind.shape.soldBy.default(1)
 });
 
 /** Sizes of container that are usually to be had, with a usual price; none of them owned. */
@@ -52,6 +53,7 @@ export const plainKind = (id: string): ContainerKind => ({
 	cutTo: null,
 	look: '',
 	priceMinor: 0,
+	soldBy: 1,
 	shop: '',
 	owned: 1
 });

@@ -222,6 +222,7 @@ describe('versions', () => {
 		expect(Object.values(groups)[0]!.lids).toBe('on');
 		expect(containerKinds['bin-s']).toMatchObject({
 			cells: 5,
+			soldBy: 4,
 			look: 'clear',
 			cutTo: { widthMm: 144, depthMm: 244 }
 		});
@@ -236,7 +237,7 @@ describe('versions', () => {
 		for (const { look } of Object.values(rooms)) expect(look).toBe('');
 		for (const { lids } of Object.values(groups)) expect(lids).toBeNull();
 		for (const kind of Object.values(containerKinds))
-			expect(kind).toMatchObject({ cells: 1, cutTo: null, look: '' });
+			expect(kind).toMatchObject({ cells: 1, cutTo: null, look: '', soldBy: 1 });
 		for (const { placements } of Object.values(fitPlans))
 			for (const { cut } of placements) expect(cut).toBeNull();
 	});

@@ -92,3 +92,4 @@ export {
 	type Quantity,
 	type QuantityResult
 } from './quantity';
+export { wholePacks } from './whole-packs';

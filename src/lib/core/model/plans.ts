@@ -32,7 +32,10 @@ export const ContainerKind = z.strictObject({
 	cutTo: z.strictObject({ widthMm: Mm, depthMm: Mm }).nullable(),
 	/** What it looks like, in a word or two, as its whole line does; empty: it goes with any. */
 	look: z.string().max(60),
+	/** Of one. */
 	priceMinor: Minor,
+	/** Sold only in packs of so many; 1: one by one. */
+	soldBy: z.int().min(1).max(100),
 	/** Where it is sold, in the household's words; empty: not said. */
 	shop: z.string().max(60),
 	owned: z.int().min(0).max(1000)

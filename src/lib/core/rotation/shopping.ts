@@ -5,6 +5,7 @@ import {
 	lotsOf,
 	memoOn,
 	stock,
+	wholePacks,
 	type Home,
 	type HomePart,
 	type ListLine,
@@ -114,7 +115,7 @@ export function containerLines(home: HomePart<'fitPlans' | 'containerKinds'>): S
 		for (const { kindId } of plan.placements) needed.set(kindId, (needed.get(kindId) ?? 0) + 1);
 	return [...needed].flatMap(([kindId, count]) => {
 		const kind = home.containerKinds[kindId];
-		const buy = kind ? count - kind.owned : 0;
+		const buy = kind ? wholePacks(count - kind.owned, kind.soldBy) : 0;
 		if (!kind || buy <= 0) return [];
 		return [
 			{

@@ -169,7 +169,7 @@
 	</div>
 	<div class="mb-3 grid grid-cols-2 gap-2">
 		<label
-			>Price ({currency})<input
+			>Price each ({currency})<input
 				class="input measure w-full"
 				type="number"
 				min="0"
@@ -177,6 +177,19 @@
 				value={kind.priceMinor / 100}
 				onchange={(event) =>
 					desk.write({ priceMinor: Math.round((Number(event.currentTarget.value) || 0) * 100) })}
+			/></label
+		>
+		<label
+			>Sold in packs of<input
+				class="input measure w-full"
+				type="number"
+				min="1"
+				max="100"
+				value={kind.soldBy}
+				onchange={(event) =>
+					desk.write({
+						soldBy: Math.max(1, Math.min(100, Math.round(Number(event.currentTarget.value) || 1)))
+					})}
 			/></label
 		>
 		<label

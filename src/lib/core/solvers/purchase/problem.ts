@@ -11,6 +11,8 @@ export interface PurchaseProblem {
 	readonly places: readonly (readonly Way[])[];
 	readonly owned: readonly number[];
 	readonly price: readonly number[];
+	/** Only whole packs of so many are sold, kind by kind; one by one, unless said. */
+	readonly pack?: readonly number[];
 	/** What one more kind on the list costs in calm. */
 	readonly perKind: number;
 	/** All that is bought may cost so much; null: no ceiling. */
@@ -33,7 +35,7 @@ export interface PurchaseResult {
 
 /** What a choice comes to; over the budget it is worth nothing. */
 export function purchaseOf(
-	{ places, owned, price, perKind, budget }: PurchaseProblem,
+	{ places, owned, price, pack, perKind, budget }: PurchaseProblem,
 	chosen: readonly number[]
 ): Pick<PurchaseResult, 'buy' | 'spent' | 'objective'> & { readonly isWithin: boolean } {
 	const used = owned.map(() => 0);
@@ -43,7 +45,10 @@ export function purchaseOf(
 		objective += way.cost;
 		for (const [kind, count] of way.uses) used[kind]! += count;
 	});
-	const buy = used.map((count, kind) => Math.max(0, count - owned[kind]!));
+	const buy = used.map((count, kind) => {
+		const each = pack?.[kind] ?? 1;
+		return Math.ceil(Math.max(0, count - owned[kind]!) / each) * each;
+	});
 	const spent = buy.reduce((sum, count, kind) => sum + count * price[kind]!, 0);
 	objective += spent + perKind * buy.filter((count) => count > 0).length;
 	return { buy, spent, objective, isWithin: budget === null || spent <= budget };

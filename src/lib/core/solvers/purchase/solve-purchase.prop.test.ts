@@ -20,6 +20,10 @@ const problems = (places: number, ways: number): fc.Arbitrary<PurchaseProblem> =
 		),
 		owned: fc.array(fc.integer({ min: 0, max: 5 }), { minLength: KINDS, maxLength: KINDS }),
 		price: fc.array(fc.integer({ min: 50, max: 400 }), { minLength: KINDS, maxLength: KINDS }),
+		pack: fc.option(
+			fc.array(fc.integer({ min: 1, max: 4 }), { minLength: KINDS, maxLength: KINDS }),
+			{ nil: undefined }
+		),
 		perKind: fc.constantFrom(0, 60),
 		budget: fc.option(fc.integer({ min: 0, max: 1200 }))
 	});

@@ -62,7 +62,10 @@
 							<div class="min-w-0 flex-1">
 								<b><span class="measure">{line.count}</span> × {line.kind.name}</b>
 								<span class="measure block"
-									>{length(outer.widthMm)} × {length(outer.depthMm)} × {length(line.kind.heightMm)} outside</span
+									>{length(outer.widthMm)} × {length(outer.depthMm)} × {length(line.kind.heightMm)} outside{line
+										.kind.soldBy > 1
+										? `, sold in packs of ${line.kind.soldBy}`
+										: ''}</span
 								>
 								<ul class="soft text-sm">
 									{#each line.places as place (place.nookId)}<li>
