@@ -5,6 +5,7 @@ import type { Home } from '../core/model';
 import {
 	filledText,
 	heightText,
+	holdersText,
 	holdsText,
 	lookPriceText,
 	missingHolderText,
@@ -106,8 +107,8 @@ describe('words of Fit', () => {
 	it('say how good an arrangement is, and no more than is known', () => {
 		const of = (status: 'proven' | 'open' | 'none', gap: number, hasDailyBehind = false) =>
 			proofText(home, { proof: { status, gap }, hasDailyBehind });
-		expect(of('proven', 0)).toMatch(/^Proven: of all ways/);
-		expect(of('none', 0)).toBe('Proven: it cannot all stand here, however it is held.');
+		expect(of('proven', 0)).toMatch(/^Proven: none of the ways tried to hold this/);
+		expect(of('none', 0)).toBe('Proven: none of the ways tried has all of it in.');
 		expect(of('none', 0, true)).toContain('in front');
 		expect(of('open', 240)).toContain('2.40');
 		expect(of('open', 0.2)).toBe('');
@@ -131,6 +132,10 @@ describe('words of Fit', () => {
 			})
 		).toContain(`${one!.name} is 8 mm too wide for the nearest, Box.`);
 		expect(said({ kindId: 'k-1', why: 'no-room' })).toContain('Box would take it');
+		expect(said({ kindId: null, why: 'from-above' })).toContain('from above');
+		expect(holdersText([])).toBe('Usually stands free.');
+		expect(holdersText(['level'])).toMatch(/^Usually stands free; on a second level where/);
+		expect(holdersText(['riser', 'bin'])).toMatch(/^Usually in a riser with steps, or a bin: /);
 	});
 	it('say what a look costs beside any, and what height stays free', () => {
 		const any = { look: '', costMinor: 640, containers: 11, leftOverMl: 0, lacks: 900 };

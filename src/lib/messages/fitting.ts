@@ -98,9 +98,11 @@ const OVER_WORDS = { width: 'wide', depth: 'deep', height: 'tall' } as const;
 export function missingHolderText(home: Home, nearest: Nearest | null): string {
 	const advice = 'Add its size under Containers, or choose another.';
 	if (!nearest) return `No container of that form is known here. ${advice}`;
+	if (nearest.why === 'from-above')
+		return 'One looks in here from above: what stood under it could not be taken. Choose another.';
 	const name = home.containerKinds[nearest.kindId]?.name ?? '';
 	if (nearest.why === 'no-room')
-		return `${name} would take it, but no floor is left for it here, or it would be too heavy to lift. ${advice}`;
+		return `${name} would take it, but there is no room for it here, or it would be too heavy to lift. Choose another, or move something away in Place.`;
 	const { shortMm, side } = nearest.over;
 	const by = `${formatLength(Math.ceil(shortMm), home.units)} too ${OVER_WORDS[side]}`;
 	return nearest.why === 'container'
@@ -108,10 +110,13 @@ export function missingHolderText(home: Home, nearest: Nearest | null): string {
 		: `None takes it. ${home.things[nearest.thingId]?.name ?? ''} is ${by} for the nearest, ${name}. ${advice}`;
 }
 /** Says what usually holds a group, and why the first of it does. */
-export const holdersText = (roles: readonly ContainerRole[]): string =>
-	roles.length
-		? `Usually in a ${roles.map((role) => ROLE_WORDS[role]).join(', or a ')}: ${ROLE_REASONS[roles[0]!]}.`
-		: 'Usually stands free.';
+export function holdersText(roles: readonly ContainerRole[]): string {
+	const [first] = roles;
+	if (!first) return 'Usually stands free.';
+	if (first === 'level')
+		return `Usually stands free; on a ${ROLE_WORDS.level} where floor is short: ${ROLE_REASONS.level}.`;
+	return `Usually in a ${roles.map((role) => ROLE_WORDS[role]).join(', or a ')}: ${ROLE_REASONS[first]}.`;
+}
 
 /** Names a column of a table of containers. */
 export const KIND_FIELD_WORDS: Readonly<Record<KindField, string>> = {
@@ -348,15 +353,15 @@ export function proofText(
 ): string {
 	switch (proof.status) {
 		case 'proven':
-			return 'Proven: of all ways to hold these things here, none does better for its money.';
+			return 'Proven: none of the ways tried to hold this here does better for its money.';
 		case 'none':
 			return hasDailyBehind
-				? 'Proven: it cannot all stand here with what you use daily in front, however it is held.'
-				: 'Proven: it cannot all stand here, however it is held.';
+				? 'Proven: none of the ways tried has all that you use daily in front.'
+				: 'Proven: none of the ways tried has all of it in.';
 		case 'open':
 			return proof.gap < NO_GAP || !Number.isFinite(proof.gap)
 				? ''
-				: `Another way may do better, by ${formatMoney(Math.ceil(proof.gap), home.currency)} of money and bother at most.`;
+				: `Another of the ways may do better, by ${formatMoney(Math.ceil(proof.gap), home.currency)} of money and bother at most.`;
 	}
 }
 

@@ -3,6 +3,7 @@ import {
 	elsewhereFor,
 	fitFingerprint,
 	heightLeft,
+	keptFits,
 	keptOf,
 	type Arrangement,
 	type ArrangementName,
@@ -10,7 +11,6 @@ import {
 	type Elsewhere,
 	type FitResult,
 	type KeptArrangement,
-	type KeptFit,
 	type LeftOver,
 	type Stood
 } from '../core/fitting';
@@ -238,17 +238,7 @@ export class FitDesk {
 		if (!answer) return;
 		const found = answer.results;
 		const isTooDear = answer.purchase?.status === 'too-dear';
-		const kept = found.flatMap((result): KeptFit[] =>
-			'arrangements' in result && !isTooDear
-				? [
-						{
-							nookId: result.nookId,
-							kept: keptOf(result.arrangements[0]!),
-							fingerprint: result.fingerprint
-						}
-					]
-				: []
-		);
+		const kept = isTooDear ? [] : keptFits(found);
 		// What is kept is shown as kept; what could not be says why.
 		const results = new Map(this.#results);
 		for (const result of found)

@@ -115,6 +115,11 @@ export class KindsDesk {
 	write(change: Partial<ContainerKind>): void {
 		if (this.#draft) this.#draft = { ...this.#draft, ...change };
 	}
+	/** A whole number as it was typed, within what it may be; what is none is the least. */
+	writeWhole(field: keyof typeof WHOLE, text: string): void {
+		const [least, most] = WHOLE[field];
+		this.write({ [field]: Math.max(least, Math.min(most, Math.round(Number(text) || least))) });
+	}
 	/** An outer side; base and inside follow until they were told apart from it. */
 	writeOuter(side: keyof OuterSize, mm: number): void {
 		if (this.#draft) this.#draft = withOuter(this.#draft, side, mm);
@@ -198,6 +203,9 @@ export class KindsDesk {
 		]);
 	}
 }
+
+/** Whole numbers of a kind, each with its least and its most. */
+export const WHOLE = { cells: [1, 24], soldBy: [1, 100], owned: [0, 999] } as const;
 
 const CSV_HEAD = [
 	'Name',

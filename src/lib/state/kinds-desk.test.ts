@@ -30,6 +30,23 @@ describe('the containers of a home', () => {
 		kinds.words = 'NO SUCH';
 		expect(kinds.kinds).toEqual([]);
 	});
+	it('have whole numbers within what they may be, whatever is typed', () => {
+		const { desk: kinds } = desk();
+		kinds.begin();
+		for (const [text, cells] of [
+			['6', 6],
+			['2.6', 3],
+			['99', 24],
+			['-4', 1],
+			['many', 1]
+		] as const) {
+			kinds.writeWhole('cells', text);
+			expect(kinds.draft!.cells).toBe(cells);
+		}
+		kinds.writeWhole('owned', '');
+		kinds.writeWhole('soldBy', '4');
+		expect(kinds.draft).toMatchObject({ owned: 0, soldBy: 4 });
+	});
 	it('are written with base and inside following the outside, until they are told apart', () => {
 		const { desk: kinds, store } = desk();
 		kinds.begin();

@@ -38,17 +38,9 @@ export class LooksDesk {
 	/** What each look costs, as the home stands but for the look itself; undefined: not looked at. */
 	get prices(): readonly LookPrice[] | undefined {
 		const found = this.#found;
-		const { room, home } = this;
-		if (!found || !room || found.roomId !== room.id) return undefined;
-		const { zonePlans, activePlanId, things, lots, nooks, containerKinds } = found.of;
-		const isSame =
-			zonePlans === home.zonePlans &&
-			activePlanId === home.activePlanId &&
-			things === home.things &&
-			lots === home.lots &&
-			nooks === home.nooks &&
-			containerKinds === home.containerKinds;
-		return isSame ? found.prices : undefined;
+		return found && found.roomId === this.room?.id && isSameButLooks(found.of, this.home)
+			? found.prices
+			: undefined;
 	}
 	/** Looks what each look would cost in this room. */
 	async look(): Promise<void> {
@@ -68,4 +60,12 @@ export class LooksDesk {
 	leave(): void {
 		this.job.leave();
 	}
+}
+
+/** Whether two states of a home are the same but for the looks of its rooms; what did not change is the same record. */
+function isSameButLooks(one: Home, other: Home): boolean {
+	const bare = (home: Home) =>
+		JSON.stringify(Object.values(home.rooms).map((room) => ({ ...room, look: '' })));
+	const keys = (Object.keys(other) as (keyof Home)[]).filter((key) => key !== 'rooms');
+	return keys.every((key) => one[key] === other[key]) && bare(one) === bare(other);
 }

@@ -55,7 +55,7 @@ describe('the look of a room', () => {
 		expect(looks.prices?.map(({ look }) => look)).toContain('woven');
 		looks.set('woven');
 		expect(looks.prices).toBeDefined();
-		store.run('narrower', 'setInside', BATH, 'widthMm', 200);
+		store.run('budget', 'setBudget', 1000);
 		expect(looks.prices).toBeUndefined();
 	});
 	it('is no question where there is no place', async () => {

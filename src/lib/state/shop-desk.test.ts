@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { counter, NOW, tinyHome } from '../core/fixtures/tiny-home';
-import { addUsualKinds, byShop, fitTogether, keepArrangements, keptOf } from '../core/fitting';
+import { addUsualKinds, byShop, fitTogether, keepArrangements, keptFits } from '../core/fitting';
 import { applyEdit, type Home } from '../core/model';
 import { adoptPlan, DEFAULT_PLACE, placeHome, toZonePlan } from '../core/zoning';
 import { DeskStore } from './desk-store';
@@ -12,17 +12,7 @@ function wanting(): Home {
 	const plan = toZonePlan(placeHome(bare, { ...DEFAULT_PLACE, moves: 3000 }), 'p', 'P', NOW);
 	const planned = applyEdit(bare, adoptPlan(plan)).home;
 	const ids = [...new Set(plan.assignments.map(({ nookId }) => nookId as string))];
-	const fits = fitTogether(planned, ids).results.flatMap((result) =>
-		'arrangements' in result
-			? [
-					{
-						nookId: result.nookId,
-						kept: keptOf(result.arrangements[0]!),
-						fingerprint: result.fingerprint
-					}
-				]
-			: []
-	);
+	const fits = keptFits(fitTogether(planned, ids).results);
 	return applyEdit(planned, (draft) => {
 		keepArrangements(fits, NOW, 'k')(draft);
 		const fit = Object.values(draft.fitPlans)[0]!;

@@ -150,11 +150,10 @@ export function bestMix(style: Style, packer: Packer): (Tried & { readonly proof
 	const isWhole =
 		!found.packed.hasDailyBehind && found.packed.left.every(({ tooLarge }) => tooLarge);
 	const start = isWhole ? order.map(({ ways, want }) => ways.indexOf(found.mix[want]!)) : null;
-	const mixOf = (chosen: readonly number[]) =>
-		chosen.map((at, i) => ({ option: order[i]!.ways[at]!, want: order[i]!.want }));
 	/** In the order of the wants, as everything else is packed. */
 	const inOrder = (chosen: readonly number[]) =>
-		mixOf(chosen)
+		chosen
+			.map((at, i) => ({ option: order[i]!.ways[at]!, want: order[i]!.want }))
 			.sort((a, b) => a.want - b.want)
 			.map(({ option }) => option);
 	const { status, chosen, objective, bound } = solveChoice(

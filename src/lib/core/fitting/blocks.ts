@@ -1,14 +1,13 @@
 import type { ContainerKind } from '../model';
 import { DAILY, type Good } from '../standing';
 import type { Filled } from './contents';
-import type { CutTo, Holder, HoldOption } from './hold-option';
+import type { Holder, HoldOption } from './hold-option';
 import { outerOf } from './kind-sizes';
 
 /** One thing that takes floor: a pile of containers, or a lane of loose goods. */
 export interface Block {
 	readonly groupId: string;
 	readonly kind: ContainerKind | null;
-	readonly cut: CutTo | null;
 	/** The containers from below up; none for loose goods. */
 	readonly containers: readonly Filled[];
 	/** What stands free. */
@@ -37,7 +36,7 @@ const firstDue = ({ holds }: Filled): string => holds.map(({ due }) => due).sort
  */
 function pilesOf(
 	groupId: string,
-	{ kind, cut, containers, layers, isByDue }: Holder,
+	{ kind, containers, layers, isByDue }: Holder,
 	sideMm: number
 ): Block[] {
 	const outer = outerOf(kind);
@@ -52,7 +51,6 @@ function pilesOf(
 		return {
 			groupId,
 			kind,
-			cut,
 			containers: here,
 			loose: [],
 			w: outer.widthMm + 2 * sideMm,
@@ -75,7 +73,6 @@ export function blocksOf(
 		...lanes.map((lane): Block => ({
 			groupId,
 			kind: null,
-			cut: null,
 			containers: [],
 			loose: lane.holds,
 			w: lane.w,

@@ -7,7 +7,7 @@ import { NOW } from '../fixtures/tiny-home';
 import { DEFAULT_SETTINGS } from '../model';
 import { fillContainers } from './contents';
 import { containersOf } from './hold-option';
-import { outerOf } from './kind-sizes';
+import { cutOf, outerOf } from './kind-sizes';
 import { holdOptions } from './options';
 import { packWhole } from './pack-mix';
 import { USUAL_KINDS } from './usual-kinds';
@@ -66,7 +66,8 @@ describe('what is cut to measure', () => {
 					const packing = drawer(widthMm, depthMm);
 					const ways = holdOptions(cutlery, USUAL_KINDS, packing, play, none);
 					for (const way of ways) {
-						for (const { kind, cut } of way.holders) {
+						for (const { kind } of way.holders) {
+							const cut = cutOf(kind);
 							if (!cut) continue;
 							const sold = USUAL_KINDS.find(({ id }) => id === kind.id)!;
 							expect(outerOf(kind)).toEqual(cut);
@@ -84,7 +85,9 @@ describe('what is cut to measure', () => {
 							cutTo && cutTo.widthMm <= widthMm - 6 && outerTop.widthMm >= widthMm - 6
 					);
 					const snug = ways.filter(
-						({ holders }) => holders[0]?.cut?.widthMm === widthMm - 2 * play.sideMm
+						({ holders }) =>
+							holders[0]?.kind.cutTo &&
+							outerOf(holders[0].kind).widthMm === widthMm - 2 * play.sideMm
 					);
 					expect(snug.length > 0).toBe(fitting.length > 0);
 					for (const { sliding } of snug) expect(sliding).toBe(0);
@@ -95,7 +98,7 @@ describe('what is cut to measure', () => {
 	});
 	it('is told from loose trays, which slide', () => {
 		const ways = holdOptions(cutlery, USUAL_KINDS, drawer(510, 490), play, none);
-		const trays = ways.filter(({ holders }) => holders.length === 1 && !holders[0]!.cut);
+		const trays = ways.filter(({ holders }) => holders.length === 1 && !holders[0]!.kind.cutTo);
 		expect(trays.length).toBeGreaterThan(0);
 		for (const way of trays) expect(way.sliding).toBe(containersOf(way).length);
 		for (const way of holdOptions(

@@ -11,7 +11,7 @@ import {
 	toZonePlan,
 	zoneModelOf
 } from '../zoning';
-import { elsewhereFor, fitNook, fitTogether, keepArrangements, keptOf, wantsOf } from '.';
+import { elsewhereFor, fitNook, fitTogether, keepArrangements, keptFits, wantsOf } from '.';
 
 const demo = demoHome(NOW);
 const CROWDED = new Set(['oils', 'snacks', 'kid-snacks', 'breakfast', 'vases', 'dog-things']);
@@ -32,17 +32,7 @@ const planned = apply(
 	}
 );
 const nookIds = [...new Set(planned.zonePlans['p']!.assignments.map((a) => a.nookId as string))];
-const fits = fitTogether(planned, nookIds).results.flatMap((result) =>
-	'arrangements' in result
-		? [
-				{
-					nookId: result.nookId,
-					kept: keptOf(result.arrangements[0]!),
-					fingerprint: result.fingerprint
-				}
-			]
-		: []
-);
+const fits = keptFits(fitTogether(planned, nookIds).results);
 const kept = apply(planned, keepArrangements(fits, NOW, 'k'));
 const overs = Object.values(kept.fitPlans).flatMap((fit) =>
 	fit.leftOver.map(({ thingId }) => ({ nookId: fit.nookId as string, thingId: thingId as string }))
@@ -84,24 +74,7 @@ describe('where else a thing could go', () => {
 			});
 			const ids = [...new Set(more.map(({ nookId }) => nookId as string))];
 			const result = ids.map((id) => fitNook(home, id));
-			return apply(
-				home,
-				keepArrangements(
-					result.flatMap((one) =>
-						'arrangements' in one
-							? [
-									{
-										nookId: one.nookId,
-										kept: keptOf(one.arrangements[0]!),
-										fingerprint: one.fingerprint
-									}
-								]
-							: []
-					),
-					NOW,
-					'k'
-				)
-			);
+			return apply(home, keepArrangements(keptFits(result), NOW, 'k'));
 		};
 		const empty = elsewhereFor(planOf(), from, 100);
 		expect(empty.length).toBeGreaterThan(0);

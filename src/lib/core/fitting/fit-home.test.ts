@@ -10,7 +10,7 @@ import {
 	fitFingerprint,
 	fitTogether,
 	keepArrangements,
-	keptOf,
+	keptFits,
 	kindLike,
 	shopCard,
 	standInsFor,
@@ -27,18 +27,6 @@ const nookIds = [...new Set(planned.zonePlans['p']!.assignments.map((a) => a.noo
 const some = nookIds.slice(0, 14);
 const together = fitTogether(planned, some);
 
-const keptFits = ({ results }: HomeFit) =>
-	results.flatMap((result) =>
-		'arrangements' in result
-			? [
-					{
-						nookId: result.nookId,
-						kept: keptOf(result.arrangements[0]!),
-						fingerprint: result.fingerprint
-					}
-				]
-			: []
-	);
 const fitOf = (home: Home, nookId: string) =>
 	Object.values(home.fitPlans).find((fit) => fit.nookId === nookId)!;
 const usedIn = ({ results }: HomeFit) => {
@@ -91,7 +79,7 @@ describe('places fitted together', () => {
 });
 
 describe('the shop card', () => {
-	const kept = apply(planned, keepArrangements(keptFits(together), NOW, 'k'));
+	const kept = apply(planned, keepArrangements(keptFits(together.results), NOW, 'k'));
 	// Without any container of its own the house has all of them to buy.
 	const bare = apply(kept, (draft) => {
 		for (const kind of Object.values(draft.containerKinds)) kind.owned = 0;

@@ -3,17 +3,10 @@ import type { Good, Lane, TooLarge } from '../standing';
 import type { Filled } from './contents';
 import type { Want } from './wants';
 
-/** Outer size that a container is cut or pulled to, mm. */
-export interface CutTo {
-	readonly widthMm: number;
-	readonly depthMm: number;
-}
-
 /** Containers of one kind with what is in each. */
 export interface Holder {
 	/** As it stands: cut to measure where it is. */
 	readonly kind: ContainerKind;
-	readonly cut: CutTo | null;
 	readonly containers: readonly Filled[];
 	/** Most of the kind that may stand on each other. */
 	readonly layers: number;

@@ -32,6 +32,7 @@ export { checkFit, rectOf, type FitViolation } from './check-fit';
 export {
 	keepArrangement,
 	keepArrangements,
+	keptFits,
 	keptOf,
 	setBoxes,
 	setLids,

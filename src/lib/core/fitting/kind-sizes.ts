@@ -13,6 +13,10 @@ export const outerOf = ({
 export const asCut = (kind: ContainerKind, cut: Placement['cut']): ContainerKind =>
 	cut ? { ...kind, outerTop: cut, outerBase: cut } : kind;
 
+/** What a kind as it stands is cut to; null: it is as it is sold. */
+export const cutOf = ({ cutTo, outerTop }: ContainerKind): Placement['cut'] =>
+	cutTo && { ...outerTop };
+
 /** The kind of a container that stands somewhere, as it stands there; undefined: the home knows it no more. */
 export function standingKind(
 	{ containerKinds }: Pick<Home, 'containerKinds'>,

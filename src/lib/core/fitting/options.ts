@@ -13,8 +13,10 @@ import {
 import { blocksOf } from './blocks';
 import { fillContainers, type Fill, type FillOptions } from './contents';
 import { fillJars } from './decant';
-import { containersOf, type CutTo, type Holder, type HoldOption } from './hold-option';
-import { asCut, outerOf } from './kind-sizes';
+import { containersOf, type Holder, type HoldOption } from './hold-option';
+import { outerOf } from './kind-sizes';
+import { cutsFor, likelyKinds } from './likely-kinds';
+import { suitsView } from './views';
 import { type Want } from './wants';
 
 /** Kinds that stay where they are: one takes from them, and does not lift them. */
@@ -28,26 +30,6 @@ const STAYS: ReadonlySet<ContainerRole> = new Set([
 	'slide',
 	'level'
 ]);
-
-/** Trays are for what is seen from above, steps and turntables for what is seen from the front. */
-const FROM_ABOVE: ReadonlySet<ContainerRole> = new Set(['divider']);
-const FROM_FRONT: ReadonlySet<ContainerRole> = new Set([
-	'riser',
-	'turntable',
-	'cradle',
-	'slide',
-	'level'
-]);
-function suitsView(
-	role: ContainerRole,
-	roles: readonly ContainerRole[],
-	seenFromAbove: boolean
-): boolean {
-	// Nothing is taken from under it from above.
-	if (role === 'level' && seenFromAbove) return false;
-	const wrong = seenFromAbove ? FROM_FRONT : FROM_ABOVE;
-	return !wrong.has(role) || roles.every((other) => wrong.has(other));
-}
 
 /** Share of a want that a kind must be able to take before it is worth proposing. */
 const WORTH_SHARE = 0.3;
@@ -82,89 +64,6 @@ function withoutOneEach(options: readonly HoldOption[], { goods }: Want): readon
 	};
 	const rest = options.filter((option) => !isOneEach(option));
 	return rest.length ? rest : options;
-}
-
-/** Of kinds to buy that are the same but for their look the cheapest; what is owned stays. */
-function oncePerSize(
-	kinds: readonly ContainerKind[],
-	isOwned: (kind: ContainerKind) => boolean
-): ContainerKind[] {
-	const cheapest = new Map<string, ContainerKind>();
-	for (const kind of kinds) {
-		if (isOwned(kind)) continue;
-		const { role, shape, outerTop, outerBase, inner, heightMm, lid, stack, turn, cells } = kind;
-		const key = JSON.stringify([
-			role,
-			shape,
-			outerTop,
-			outerBase,
-			inner,
-			heightMm,
-			lid,
-			stack,
-			turn,
-			cells
-		]);
-		const known = cheapest.get(key);
-		if (!known || kind.priceMinor < known.priceMinor) cheapest.set(key, kind);
-	}
-	const kept = new Set(cheapest.values());
-	return kinds.filter((kind) => isOwned(kind) || kept.has(kind));
-}
-
-/** Kinds that would have to be bought and are really filled, for one role of one want. */
-const MOST_BOUGHT = 12;
-
-/** Owned kinds, and of those to buy the ones that look best by litres: few of them, little air, little money. */
-function likelyKinds(
-	kinds: readonly ContainerKind[],
-	want: Want,
-	ownedLeft: ReadonlyMap<string, number>
-): ContainerKind[] {
-	const all = volumeOf(want.goods);
-	const isOwned = (kind: ContainerKind) => (ownedLeft.get(kind.id) ?? 0) > 0;
-	const guess = (kind: ContainerKind) => {
-		const { widthMm, depthMm, heightMm } = kind.inner;
-		const ml = (widthMm * depthMm * heightMm) / 1000;
-		const count = Math.max(1, Math.ceil(all / (ml * 0.7)));
-		const air = Math.max(0, 1 - all / (ml * count));
-		return count * (kind.priceMinor + 60) + air * 400;
-	};
-	const taken = new Map<string, number>();
-	const bought = oncePerSize(kinds, isOwned)
-		.filter((kind) => !isOwned(kind))
-		.map((kind) => ({ kind, guess: guess(kind) }))
-		.sort((a, b) => a.guess - b.guess || (a.kind.id < b.kind.id ? -1 : 1))
-		.filter(({ kind }) => {
-			// What is cut to measure is chosen by what it covers.
-			if (kind.cutTo) return true;
-			const count = (taken.get(kind.role) ?? 0) + 1;
-			taken.set(kind.role, count);
-			return count <= MOST_BOUGHT;
-		});
-	return [...kinds.filter(isOwned), ...bought.map(({ kind }) => kind)];
-}
-
-/** A kind as it would stand in a room. */
-interface Standing {
-	readonly kind: ContainerKind;
-	readonly cut: CutTo | null;
-}
-
-/** What is cut to measure is cut to the whole floor, or as small as it may be; the rest is as it is. */
-function cutsFor(kind: ContainerKind, { room, frontMm, sideMm }: Packing): Standing[] {
-	const least = kind.cutTo;
-	if (!least) return [{ kind, cut: null }];
-	const most = outerOf(kind);
-	const between = (low: number, mm: number, high: number) =>
-		Math.max(low, Math.min(high, Math.floor(mm)));
-	const front = Math.max(frontMm, sideMm);
-	const whole = {
-		widthMm: between(least.widthMm, room.widthMm - 2 * sideMm, most.widthMm),
-		depthMm: between(least.depthMm, room.depthMm - front - sideMm, most.depthMm)
-	};
-	const isLeast = whole.widthMm === least.widthMm && whole.depthMm === least.depthMm;
-	return (isLeast ? [whole] : [whole, least]).map((cut) => ({ kind: asCut(kind, cut), cut }));
 }
 
 /** What a container more, and all of it standing free, weighs when ways are picked to go on from; about in minor units. */
@@ -234,67 +133,62 @@ export function holdOptions(
 	const isLayered = ({ role, heightMm }: ContainerKind) =>
 		inLayers && role === 'basket' && clearMm >= 2 * heightMm;
 	const isPiled = (kind: ContainerKind) => (kind.stack && kind.lid) || isLayered(kind);
-	const holderOf = ({ kind, cut }: Standing, { containers }: Fill): Holder => {
-		return {
-			kind,
-			cut,
-			containers,
-			layers: isPiled(kind) ? Math.max(1, Math.floor(clearMm / kind.heightMm)) : 1,
-			isByDue: inLayers && isPiled(kind)
-		};
-	};
-	const fillOf = ({ kind }: Standing, goods: readonly Good[], mostContainers = MOST_CONTAINERS) =>
+	const isByDue = (kind: ContainerKind) => inLayers && isPiled(kind);
+	const holderOf = (kind: ContainerKind, { containers }: Fill): Holder => ({
+		kind,
+		containers,
+		layers: isPiled(kind) ? Math.max(1, Math.floor(clearMm / kind.heightMm)) : 1,
+		isByDue: isByDue(kind)
+	});
+	const fillOf = (kind: ContainerKind, goods: readonly Good[], mostContainers = MOST_CONTAINERS) =>
 		fill(kind, goods, {
 			// Nothing looks out of what another stands on.
 			clearMm: isLayered(kind) ? kind.heightMm : clearMm,
 			mostG: STAYS.has(kind.role) ? Infinity : room.liftG,
 			mostContainers,
 			fillShare: play.fillShare,
-			isByDue: inLayers && isPiled(kind)
+			isByDue: isByDue(kind)
 		});
 	const suits = kinds
 		.filter(({ role }) => want.roles.includes(role) && suitsView(role, want.roles, seenFromAbove))
 		.flatMap((kind) => cutsFor(kind, packing))
-		.filter(({ kind }) => enters(kind, room, play.sideMm));
-	const likely = likelyKinds([...new Set(suits.map(({ kind }) => kind))], want, ownedLeft);
+		.filter((kind) => enters(kind, room, play.sideMm));
 	const found: HoldOption[] = [];
-	/** Kinds with more than one container of them, by what the rest would be without the last one. */
+	/** Ways to go on from with a second kind: something is over, or would be without the last container. */
 	const begun: {
 		readonly holder: Holder;
 		readonly rest: readonly Good[];
 		readonly score: number;
 	}[] = [];
-	const wholes: { readonly standing: Standing; readonly score: number }[] = [];
-	for (const standing of likely.map((kind) => suits.find((one) => one.kind === kind)!)) {
-		const { kind } = standing;
-		const whole = fillOf(standing, want.goods);
+	const wholes: { readonly kind: ContainerKind; readonly score: number }[] = [];
+	for (const kind of likelyKinds(suits, want, ownedLeft)) {
+		const whole = fillOf(kind, want.goods);
 		const count = whole.containers.length;
 		const heldMl = whole.containers.reduce((sum, { holds }) => sum + volumeOf(holds), 0);
 		// A jar takes one pack of each; what is over is expected.
 		if (!count || (kind.role !== 'jar' && heldMl < all * WORTH_SHARE)) continue;
-		const way = held([holderOf(standing, whole)], whole.rest);
+		const way = held([holderOf(kind, whole)], whole.rest);
 		found.push(way);
 		const score = way.costMinor + count * PER_CONTAINER + (volumeOf(whole.rest) / all) * PER_LOOSE;
-		wholes.push({ standing, score });
-		for (const fewer of new Set([Math.ceil(count / 2), have(kind), count - 1])) {
+		wholes.push({ kind, score });
+		if (whole.rest.length) begun.push({ holder: holderOf(kind, whole), rest: whole.rest, score });
+		const offered = [Math.ceil(count / 2), have(kind)];
+		for (const fewer of new Set([...offered, count - 1])) {
 			if (fewer < 1 || fewer >= count) continue;
-			const part = fillOf(standing, want.goods, fewer);
-			if (fewer === Math.ceil(count / 2) || fewer === have(kind))
-				found.push(held([holderOf(standing, part)], part.rest));
-			begun.push({ holder: holderOf(standing, part), rest: part.rest, score });
+			const part = fillOf(kind, want.goods, fewer);
+			const holder = holderOf(kind, part);
+			if (offered.includes(fewer)) found.push(held([holder], part.rest));
+			begun.push({ holder, rest: part.rest, score });
 		}
-		if (whole.rest.length)
-			begun.push({ holder: holderOf(standing, whole), rest: whole.rest, score });
 	}
 	const least = <Each extends { readonly score: number }>(from: readonly Each[], most: number) =>
 		[...from].sort((a, b) => a.score - b.score).slice(0, most);
 	const seconds = least(wholes, SECOND_KINDS);
 	for (const { holder, rest } of least(begun, FIRST_KINDS))
-		for (const { standing } of seconds) {
-			if (standing.kind.id === holder.kind.id) continue;
-			const second = fillOf(standing, rest);
-			if (second.containers.length)
-				found.push(held([holder, holderOf(standing, second)], second.rest));
+		for (const { kind } of seconds) {
+			if (kind.id === holder.kind.id) continue;
+			const second = fillOf(kind, rest);
+			if (second.containers.length) found.push(held([holder, holderOf(kind, second)], second.rest));
 		}
 	return [
 		...withoutOneEach(found, want),

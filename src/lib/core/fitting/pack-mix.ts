@@ -11,6 +11,7 @@ import {
 	type Rect
 } from './floor';
 import type { HoldOption } from './hold-option';
+import { cutOf } from './kind-sizes';
 import { thingsIn } from './rim-pairs';
 import type { Stands } from '../solvers/choice';
 import { decideStanding, solvePacking, type Decision } from '../solvers/packing';
@@ -77,11 +78,6 @@ const BEGUN_STEPS = 300;
 /** More than so many are never decided within that. */
 const DECIDE_UP_TO = 14;
 
-/** Places looked at first where it is decided in truth afterwards. */
-const SOON_TRIES = 30;
-const soon = (items: readonly FloorItem[], options: FloorOptions): FloorOptions =>
-	items.length > DECIDE_UP_TO ? options : { ...options, tries: SOON_TRIES };
-
 /** Whether items stand on a floor, decided in truth where they are few enough. */
 function decided(
 	floor: Rect,
@@ -111,12 +107,22 @@ function decided(
 	};
 }
 
+/** Places looked at first where it is decided in truth afterwards. */
+const SOON_TRIES = 30;
+const soon = (items: readonly FloorItem[], options: FloorOptions): FloorOptions =>
+	items.length > DECIDE_UP_TO ? options : { ...options, tries: SOON_TRIES };
+
+/** Whether items stand, with what is daily in front: looked for place by place, then decided in truth. */
+function strictly({ floor, items }: Laid, options: FloorOptions): Decision {
+	const places = packFloor(floor, items, soon(items, options));
+	return places ? { status: 'stands', places } : decided(floor, items, options, DECIDE_STEPS);
+}
+
 /** Where all of it stands: with what is daily in front, else anyhow; null: it does not all go in. */
-function allPlaces({ floor, items }: Laid, seenFromAbove: boolean, tries: number): Places | null {
+function allPlaces(laid: Laid, seenFromAbove: boolean, tries: number): Places | null {
+	const { floor, items } = laid;
 	const options = { seenFromAbove, tries };
-	const simple = packFloor(floor, items, soon(items, options));
-	if (simple) return { places: simple, isFrontKept: true };
-	const strict = decided(floor, items, options, DECIDE_STEPS);
+	const strict = strictly(laid, options);
 	if (strict.status === 'stands') return { places: strict.places, isFrontKept: true };
 	const relaxed = seenFromAbove ? null : packFloor(floor, anyhow(items), options);
 	return relaxed && { places: relaxed, isFrontKept: false };
@@ -135,12 +141,10 @@ export function standingIn(
 	const options = { ...DEFAULT_FLOOR, seenFromAbove: packing.seenFromAbove };
 	let large = 0;
 	return (mix, isWhole) => {
-		const { floor, items } = laidOut(mix, packing);
-		const isLarge = items.length > DECIDE_UP_TO;
-		if (!isWhole) return decided(floor, items, options, BEGUN_STEPS).status;
-		if (isLarge && ++large > LARGE_LOOKS) return 'open';
-		if (packFloor(floor, items, soon(items, options))) return 'stands';
-		return decided(floor, items, options, DECIDE_STEPS).status;
+		const laid = laidOut(mix, packing);
+		if (!isWhole) return decided(laid.floor, laid.items, options, BEGUN_STEPS).status;
+		if (laid.items.length > DECIDE_UP_TO && ++large > LARGE_LOOKS) return 'open';
+		return strictly(laid, options).status;
 	};
 }
 
@@ -269,7 +273,7 @@ function readPlaces(
 				yMm: y + sideMm,
 				zMm: layer * block.kind!.heightMm,
 				turned,
-				cut: block.cut && { ...block.cut },
+				cut: cutOf(block.kind!),
 				holds: thingsIn(filled.holds)
 			})
 		);

@@ -10,7 +10,7 @@ import {
 	type Group,
 	type Placement
 } from '../model';
-import type { Arrangement } from './fit';
+import type { Arrangement, FitResult } from './fit';
 
 /** What is kept of an arrangement; the figures that come with it are not. */
 export interface KeptArrangement extends Pick<
@@ -59,6 +59,20 @@ export interface KeptFit {
 	readonly kept: KeptArrangement;
 	readonly fingerprint: string;
 }
+
+/** The first arrangement of each place that was fitted, as it is to be kept. */
+export const keptFits = (results: readonly FitResult[]): KeptFit[] =>
+	results.flatMap((result) =>
+		'arrangements' in result
+			? [
+					{
+						nookId: result.nookId,
+						kept: keptOf(result.arrangements[0]!),
+						fingerprint: result.fingerprint
+					}
+				]
+			: []
+	);
 
 /** Makes the edit that keeps the arrangements of several places at once. */
 export function keepArrangements(fits: readonly KeptFit[], now: string, stem: string): Edit {

@@ -9,7 +9,6 @@ import {
 import { nooksInOrder } from '../survey';
 import { roomOf, volumeOf } from '../standing';
 import { fitNook } from './fit';
-import type { CutTo } from './hold-option';
 import { outerOf, standingKind } from './kind-sizes';
 import { enters } from './options';
 import { countsOf } from './owned';
@@ -22,7 +21,7 @@ export interface ShopPlace {
 	readonly count: number;
 	readonly groupIds: readonly string[];
 	/** Outer size that it is cut or pulled to there, mm; null: it stays as it is sold. */
-	readonly cut: CutTo | null;
+	readonly cut: Placement['cut'];
 	/** Inside of the place less the container's outer size, mm; of the height, less what its contents look out. */
 	readonly playMm: { readonly width: number; readonly depth: number; readonly height: number };
 }

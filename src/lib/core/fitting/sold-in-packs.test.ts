@@ -7,7 +7,7 @@ import { wholePacks } from '../model';
 import { containerLines } from '../rotation';
 import { fitTogether } from './fit-home';
 import { countsOf } from './owned';
-import { keepArrangements, keptOf } from './save';
+import { keepArrangements, keptFits } from './save';
 import { shopCard } from './shop-card';
 
 const demo = demoHome(NOW);
@@ -45,24 +45,7 @@ describe('what is sold in packs', () => {
 			expect(count).toBe(wholePacks(used.get(kindId)!, packs));
 		const sum = chosen.reduce((all, { costMinor }) => all + costMinor, 0);
 		expect(sum).toBe(purchase.costMinor);
-		const kept = apply(
-			home,
-			keepArrangements(
-				results.flatMap((result) =>
-					'arrangements' in result
-						? [
-								{
-									nookId: result.nookId,
-									kept: keptOf(result.arrangements[0]!),
-									fingerprint: result.fingerprint
-								}
-							]
-						: []
-				),
-				NOW,
-				'k'
-			)
-		);
+		const kept = apply(home, keepArrangements(keptFits(results), NOW, 'k'));
 		expect(shopCard(kept).costMinor).toBe(purchase.costMinor);
 		for (const { kindId, buy } of containerLines(kept))
 			expect(buy).toBe(wholePacks(used.get(kindId!)!, packs));

@@ -7,6 +7,7 @@ import type { ContainerKind, Home } from '../model';
 import { roomOf } from '../standing';
 import { enters } from './options';
 import { nearestHolder, tooBigKinds } from './too-big';
+import { holdersOf } from './wants';
 import { USUAL_KINDS } from './usual-kinds';
 
 const demo = demoHome(NOW);
@@ -70,6 +71,16 @@ describe('the holder that comes nearest', () => {
 		if (nearest.why !== 'thing') return;
 		expect(nearest.over.shortMm).toBeGreaterThan(0);
 		expect(oils.things[nearest.thingId]!.groupId).toBe('oils');
+	});
+	it('is none where one looks in from above, for what stands on things', () => {
+		const drawer = Object.values(demo.nooks).find(({ kind }) => kind === 'drawer')!.id;
+		const dishes = apply(
+			planFor(demo, { dishes: drawer }),
+			(draft) => void (draft.groups['dishes']!.holder = 'level')
+		);
+		expect(nearestHolder(dishes, drawer, 'dishes')).toEqual({ kindId: null, why: 'from-above' });
+		expect(holdersOf(dishes, 'dishes', drawer)).toEqual([]);
+		expect(holdersOf(planFor(demo, { dishes: SHELF }), 'dishes', SHELF)).toEqual(['level']);
 	});
 	it('would take it, where only the floor is short; and there is none where none is known', () => {
 		expect(nearestHolder(with_(oils, 'turntable', [turntable]), SHELF, 'oils')).toEqual({

@@ -4,6 +4,7 @@ import { boardsOf } from './boards';
 import { outerOf } from './kind-sizes';
 import { roomOfNook, suitsLook } from './looks';
 import { clearOf, enters } from './options';
+import { suitsView } from './views';
 import { wantsOf } from './wants';
 
 /** By how much something is too large, and on which side, mm. */
@@ -62,13 +63,15 @@ function thingOver(thing: Thing, kind: ContainerKind, clearMm: number): Over {
 export type Nearest =
 	/** It does not go in. */
 	| { readonly kindId: string; readonly why: 'container'; readonly over: Over }
-	/** It goes in, and what is to be in it does not go into it. */
+	/** It goes in, and the largest of what is to be in it does not go into it. */
 	| {
 			readonly kindId: string;
 			readonly why: 'thing';
 			readonly thingId: string;
 			readonly over: Over;
 	  }
+	/** Nothing of that form stands where one looks in from above. */
+	| { readonly kindId: null; readonly why: 'from-above' }
 	/** It goes in and takes it, and is not taken: no floor is left, or it is more than may be lifted here. */
 	| { readonly kindId: string; readonly why: 'no-room' };
 
@@ -77,7 +80,8 @@ export function nearestHolder(home: Home, nookId: string, groupId: string): Near
 	const packing = roomOf(home, nookId);
 	const role = home.groups[groupId]?.holder;
 	if (!packing || !role || role === 'none') return null;
-	const { room, sideMm } = packing;
+	const { room, sideMm, seenFromAbove } = packing;
+	if (!suitsView(role, [role], seenFromAbove)) return { kindId: null, why: 'from-above' };
 	const clearMm = clearOf(room);
 	const look = roomOfNook(home, nookId)?.look ?? '';
 	const goods = wantsOf(home, nookId)
@@ -85,23 +89,25 @@ export function nearestHolder(home: Home, nookId: string, groupId: string): Near
 		.flatMap((want) => want.goods);
 	const found = Object.values(home.containerKinds)
 		.filter((kind) => kind.role === role && suitsLook(kind, look))
-		.flatMap((kind): { nearest: Nearest; shortMm: number }[] => {
+		.flatMap((kind): { kindId: string; nearest: Nearest; shortMm: number }[] => {
 			const over = overIn(kind, room, sideMm);
 			const kindId = kind.id;
-			if (over) return [{ nearest: { kindId, why: 'container', over }, shortMm: over.shortMm }];
+			if (over)
+				return [{ kindId, nearest: { kindId, why: 'container', over }, shortMm: over.shortMm }];
 			const things = goods.map(({ thing }) => ({ thing, over: thingOver(thing, kind, clearMm) }));
-			const [least] = things.sort((a, b) => a.over.shortMm - b.over.shortMm);
-			if (!least) return [];
-			const { thing, over: short } = least;
+			const [largest] = things.sort((a, b) => b.over.shortMm - a.over.shortMm);
+			if (!largest) return [];
+			const { thing, over: short } = largest;
 			return short.shortMm > 0
 				? [
 						{
+							kindId,
 							nearest: { kindId, why: 'thing', thingId: thing.id, over: short },
 							shortMm: short.shortMm
 						}
 					]
-				: [{ nearest: { kindId, why: 'no-room' }, shortMm: 0 }];
+				: [{ kindId, nearest: { kindId, why: 'no-room' }, shortMm: 0 }];
 		})
-		.sort((a, b) => a.shortMm - b.shortMm || (a.nearest.kindId < b.nearest.kindId ? -1 : 1));
+		.sort((a, b) => a.shortMm - b.shortMm || (a.kindId < b.kindId ? -1 : 1));
 	return found[0]?.nearest ?? null;
 }

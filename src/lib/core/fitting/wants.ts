@@ -1,6 +1,7 @@
 import { categoryOf, type ContainerRole, type Group, type Home, type Thing } from '../model';
-import { goodsOf, type Good } from '../standing';
+import { goodsOf, roomOf, type Good } from '../standing';
 import { placesOfLots } from '../zoning';
+import { suitsView } from './views';
 import { withLidsOn } from './rim-pairs';
 
 /** Things of one group that want the same holders in one nook. */
@@ -84,5 +85,12 @@ export function holdersOf(home: Home, groupId: string, nookId: string): Containe
 	const shares = placesOfLots(home, groupId, plan?.assignments ?? []);
 	const decants = isDecanted(home, group);
 	const here = shares.filter((share) => share.nookId === nookId);
-	return [...new Set(here.flatMap(({ thing }) => rolesOf(thing, decants, null)))];
+	const isAbove = roomOf(home, nookId)?.seenFromAbove ?? false;
+	const roles = new Set(
+		here.flatMap(({ thing }) => {
+			const own = rolesOf(thing, decants, null);
+			return own.filter((role) => suitsView(role, own, isAbove));
+		})
+	);
+	return [...roles];
 }

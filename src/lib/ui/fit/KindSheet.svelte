@@ -3,7 +3,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { CONTAINER_ROLES, type ContainerRole } from '$lib/core/model';
 	import { kindIssueText, ROLE_WORDS } from '$lib/messages/fitting';
-	import type { KindsDesk } from '$lib/state/kinds-desk.svelte';
+	import { WHOLE, type KindsDesk } from '$lib/state/kinds-desk.svelte';
 	import LengthField from '$lib/ui/forms/LengthField.svelte';
 
 	let { desk }: { desk: KindsDesk } = $props();
@@ -132,19 +132,7 @@
 		</fieldset>
 	</details>
 	<div class="mb-2 grid grid-cols-2 gap-2">
-		<label
-			>Compartments<input
-				class="input measure w-full"
-				type="number"
-				min="1"
-				max="24"
-				value={kind.cells}
-				onchange={(event) =>
-					desk.write({
-						cells: Math.max(1, Math.min(24, Math.round(Number(event.currentTarget.value) || 1)))
-					})}
-			/></label
-		>
+		{@render whole('Compartments', 'cells')}
 		<label
 			>Look<input
 				class="input w-full"
@@ -179,32 +167,8 @@
 					desk.write({ priceMinor: Math.round((Number(event.currentTarget.value) || 0) * 100) })}
 			/></label
 		>
-		<label
-			>Sold in packs of<input
-				class="input measure w-full"
-				type="number"
-				min="1"
-				max="100"
-				value={kind.soldBy}
-				onchange={(event) =>
-					desk.write({
-						soldBy: Math.max(1, Math.min(100, Math.round(Number(event.currentTarget.value) || 1)))
-					})}
-			/></label
-		>
-		<label
-			>In the house<input
-				class="input measure w-full"
-				type="number"
-				min="0"
-				max="999"
-				value={kind.owned}
-				onchange={(event) =>
-					desk.write({
-						owned: Math.max(0, Math.min(999, Math.round(Number(event.currentTarget.value) || 0)))
-					})}
-			/></label
-		>
+		{@render whole('Sold in packs of', 'soldBy')}
+		{@render whole('In the house', 'owned')}
 	</div>
 	{#if desk.issues.length}
 		<ul class="mb-2" aria-label="What is missing">
@@ -223,3 +187,16 @@
 			>{/if}
 	</div>
 {/if}
+
+{#snippet whole(label: string, field: keyof typeof WHOLE)}
+	<label
+		>{label}<input
+			class="input measure w-full"
+			type="number"
+			min={WHOLE[field][0]}
+			max={WHOLE[field][1]}
+			value={desk.draft?.[field]}
+			onchange={(event) => desk.writeWhole(field, event.currentTarget.value)}
+		/></label
+	>
+{/snippet}

@@ -52,7 +52,7 @@ function priced(problem: ChoiceProblem, perFloor: number): Priced {
 	return { perFloor, from: from.reverse() };
 }
 
-/** Prices of floor that bound well: none, and the one at which the cheapest ways just go on (halving between two ends). */
+/** Prices of floor that bound well: none, which is exact of a whole choice, and the one at which the cheapest ways just go on (halving between two ends). */
 function pricesOf(problem: ChoiceProblem): Priced[] {
 	const { wants, floor } = problem;
 	const valueAt = (perFloor: number) => priced(problem, perFloor).from[0]! - perFloor * floor;
@@ -109,7 +109,7 @@ export function solveChoice(
 		const rest = Math.max(
 			...prices.map(({ perFloor, from }) => from[chosen.length]! + perFloor * (taken - floor))
 		);
-		return choiceCost(problem, chosen) + Math.max(rest, prices[0]!.from[chosen.length]!);
+		return choiceCost(problem, chosen) + rest;
 	};
 	const add = (chosen: readonly number[], taken: number, mass: number): void => {
 		const next = chosen.length;
