@@ -1,7 +1,8 @@
-import { solveChoice, type ChoiceProblem, type ChoiceResult, type Stands } from '../solvers/choice';
-import { volumeOf, type NookRoom } from '../standing';
+import { solveChoice, type ChoiceProblem, type ChoiceResult } from '../solvers/choice';
+import { volumeOf } from '../standing';
 import type { HoldOption } from './hold-option';
 import type { Packed } from './pack-mix';
+import type { Packer } from './packer';
 import { freeMixes, mixesOf, NEW_KIND, type Style } from './styles';
 import { upgraded } from './upgrade';
 
@@ -25,24 +26,6 @@ const beats = ({ packed: one }: Tried, other: Tried | null): boolean =>
 		!one.hasDailyBehind);
 const bestOf = (tried: readonly Tried[]) =>
 	tried.reduce<Tried | null>((best, one) => (beats(one, best) ? one : best), null);
-
-/** What the mixes of one place are packed with. */
-export interface Packer {
-	readonly options: readonly (readonly HoldOption[])[];
-	readonly room: NookRoom;
-	/** Null: not all of it goes in. */
-	readonly whole: (mix: readonly HoldOption[]) => Packed | null;
-	/** The same for what nothing holds, which is looked at longer: nothing takes less room. */
-	readonly wholeFree: (mix: readonly HoldOption[]) => Packed | null;
-	/** As much as goes in. */
-	readonly most: (mix: readonly HoldOption[]) => Packed;
-	/** Whether the ways of the first wants, or of all, stand with nothing before what is used daily. */
-	readonly stands: (mix: readonly HoldOption[]) => Stands;
-	/** How long it is searched. */
-	readonly search: SearchLength;
-	/** Containers that the house has left, by kind. */
-	readonly left: ReadonlyMap<string, number>;
-}
 
 /** What is known of how good a mix is by its style, in about minor units. */
 export interface Proof {
@@ -98,13 +81,6 @@ function soonFound(style: Style, { options, room, whole, wholeFree, most }: Pack
 	);
 }
 
-/** Partial choices gone on from, and mixes looked at whether they stand, for one style in one place. */
-const SEARCH = {
-	whole: { nodes: 1500, asks: 120 },
-	/** For one of several ways to fit a place, of which another is mostly taken. */
-	short: { nodes: 300, asks: 24 }
-} as const;
-export type SearchLength = keyof typeof SEARCH;
 /** What does not stand here by its size counts so much a litre, before all else. */
 const LEFT_PER_ML = 100;
 
@@ -159,11 +135,17 @@ export function bestMix(style: Style, packer: Packer): (Tried & { readonly proof
 	const { status, chosen, objective, bound } = solveChoice(
 		problem,
 		(some) => packer.stands(inOrder(some)),
-		{ ...SEARCH[packer.search], start }
+		{
+			...packer.search,
+			start,
+			together: (some) => style.disorder * (packer.soonTidy(inOrder(some))?.disorder ?? 0)
+		}
 	);
 	const proof: Proof = { status, gap: chosen ? objective - bound : 0 };
-	if (!chosen || chosen === start) return { ...found, proof };
-	const mix = inOrder(chosen);
-	const packed = packer.whole(mix);
-	return packed && !packed.hasDailyBehind ? { mix, packed, proof } : { ...found, proof };
+	const mix = chosen && chosen !== start ? inOrder(chosen) : found.mix;
+	const packed = packer.tidy(mix);
+	const isStrict = packed && !packed.hasDailyBehind;
+	return isStrict
+		? { mix, packed, proof }
+		: { mix: found.mix, packed: packer.tidy(found.mix) ?? found.packed, proof };
 }

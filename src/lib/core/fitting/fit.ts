@@ -1,11 +1,11 @@
 import type { ContainerKind, Home, Placement, Standing } from '../model';
 import { roomOf, volumeOf } from '../standing';
-import { bestMix, type Packer, type Proof, type SearchLength } from './best-mix';
-import type { HoldOption } from './hold-option';
+import { bestMix, type Proof } from './best-mix';
 import { roomOfNook, suitsLook } from './looks';
 import { clearOf, holdOptions } from './options';
 import { countsOf, fitFingerprint, ownedLeft } from './owned';
-import { packMix, packWhole, standingIn, type Left } from './pack-mix';
+import type { Left } from './pack-mix';
+import { packerOf, type Packer, type SearchLength } from './packer';
 import { discomfortOf, STYLES, type ArrangementName } from './styles';
 import { tooBigKinds, type TooBig } from './too-big';
 import { isAlike, priced, toldApart } from './told-apart';
@@ -77,8 +77,6 @@ export interface FitOptions {
 	readonly search?: SearchLength;
 }
 
-/** Positions tried for goods that nothing holds. */
-const FREE_TRIES = 1000;
 /** What it costs that something used daily stands behind something else, about in minor units. */
 const DAILY_BEHIND = 150;
 
@@ -125,7 +123,7 @@ function arrange(
 		overMm: Math.max(0, clearOf(room) - best.topMm),
 		hasDailyBehind: best.hasDailyBehind,
 		discomfort:
-			mix.reduce((sum, option) => sum + discomfortOf(option), 0) +
+			mix.reduce((sum, option) => sum + discomfortOf(option), best.disorder) +
 			(best.hasDailyBehind ? DAILY_BEHIND : 0),
 		proof
 	};
@@ -159,26 +157,7 @@ export function fitNook(home: Home, nookId: string, options: FitOptions = {}): F
 	);
 	const left = options.owned ?? ownedLeft(home, nookId);
 	const ways = wants.map((want) => holdOptions(want, kinds, packing, play, left));
-	const numbers = new Map(ways.flat().map((way, i) => [way, i]));
-	const remembered = <Answer>(pack: (mix: readonly HoldOption[]) => Answer) => {
-		const known = new Map<string, Answer>();
-		return (mix: readonly HoldOption[]): Answer => {
-			const key = mix.map((way) => numbers.get(way)).join();
-			if (!known.has(key)) known.set(key, pack(mix));
-			return known.get(key)!;
-		};
-	};
-	const stands = standingIn(packing);
-	const packer: Packer = {
-		options: ways,
-		room,
-		whole: remembered((mix) => packWhole(mix, packing)),
-		wholeFree: remembered((mix) => packWhole(mix, packing, FREE_TRIES)),
-		most: remembered((mix) => packMix(mix, packing)),
-		stands: remembered((mix) => stands(mix, mix.length === wants.length)),
-		left,
-		search: options.search ?? 'whole'
-	};
+	const packer = packerOf(packing, ways, left, options.search ?? 'whole');
 	const arrangements: Arrangement[] = [];
 	for (const name of Object.keys(STYLES) as ArrangementName[]) {
 		const made = arrange(name, packer, left, home.containerKinds);

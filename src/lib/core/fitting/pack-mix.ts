@@ -1,25 +1,21 @@
 import { GroupId, KindId, PartId, type Placement, type Standing } from '../model';
-import type { Box } from '../survey';
-import { blocksOf, heldBy, type Block } from './blocks';
+import { solvePacking, type Decision } from '../solvers/packing';
+import { allStands } from './all-stand';
+import { heldBy } from './blocks';
 import {
 	DEFAULT_FLOOR,
 	packFloor,
 	packWhatFits,
 	type FloorItem,
-	type FloorOptions,
 	type FloorPlace,
 	type Rect
 } from './floor';
 import type { HoldOption } from './hold-option';
 import { cutOf } from './kind-sizes';
+import { inInside, laidOut, onFloor, type Laid } from './lay-out';
 import { thingsIn } from './rim-pairs';
-import type { Stands } from '../solvers/choice';
-import { decideStanding, solvePacking, type Decision } from '../solvers/packing';
+import { tidied } from './tidy';
 import { type Good, type Packing, piecesOf, type TooLarge } from '../standing';
-
-/** Blocked floor at a height: boxes that reach below the top of a block. */
-const blockedAt = (boxes: readonly Box[], heightMm: number): Rect[] =>
-	boxes.filter((box) => box.z < heightMm).map(({ x, y, w, d }) => ({ x, y, w, d }));
 
 /** Pieces that did not go in, and why. */
 export interface Left {
@@ -39,113 +35,30 @@ export interface Packed {
 	/** Something that is used daily stands behind something else. */
 	readonly hasDailyBehind: boolean;
 	readonly massG: number;
+	/** Where each of its blocks stands; null: it is left. */
+	readonly places: readonly (FloorPlace | null)[];
+	/** What its order lacks, about in minor units; only where it was looked for. */
+	readonly disorder: number;
 }
 
-/** A floor with what is to stand on it. */
-interface Laid {
-	readonly floor: Rect;
-	readonly blocks: readonly Block[];
-	readonly items: readonly FloorItem[];
-}
 interface Places {
 	readonly places: readonly (FloorPlace | null)[];
 	readonly isFrontKept: boolean;
+	readonly disorder?: number;
 }
 const anyhow = (items: readonly FloorItem[]) => items.map((item) => ({ ...item, front: false }));
 
-function laidOut(mix: readonly HoldOption[], packing: Packing): Laid {
-	const { boxes, room, frontMm, sideMm } = packing;
-	// Play at the front is 10 mm, of which a container brings its own side play.
-	const front = Math.max(0, frontMm - sideMm);
-	const floor: Rect = { x: 0, y: front, w: room.widthMm, d: room.depthMm - front };
-	const blocks = mix
-		.flatMap((option) => blocksOf(option, sideMm))
-		.sort((a, b) => Number(b.front) - Number(a.front) || b.w * b.d - a.w * a.d);
-	const items = blocks.map((block): FloorItem => ({
-		w: block.w,
-		d: block.d,
-		turn: block.turn,
-		front: block.front,
-		blocked: blockedAt(boxes, block.heightMm + (block.kind ? room.aboveMm : 0))
-	}));
-	return { floor, blocks, items };
-}
-
-/** Settlings looked at before it stays open whether things can stand together. */
-const DECIDE_STEPS = 1500;
-/** The same for what is only begun. */
-const BEGUN_STEPS = 300;
-/** More than so many are never decided within that. */
-const DECIDE_UP_TO = 14;
-
-/** Whether items stand on a floor, decided in truth where they are few enough. */
-function decided(
-	floor: Rect,
-	items: readonly FloorItem[],
-	options: FloorOptions,
-	steps: number
-): Decision {
-	if (items.length > DECIDE_UP_TO) return { status: 'open' };
-	const decision = decideStanding(
-		{
-			width: floor.w,
-			depth: floor.d,
-			pieces: items.map(({ w, d, turn, front, blocked }) => ({
-				w,
-				d,
-				turn,
-				front: front && !options.seenFromAbove,
-				blocked: blocked.map((rect) => ({ ...rect, x: rect.x - floor.x, y: rect.y - floor.y }))
-			}))
-		},
-		steps
-	);
-	if (decision.status !== 'stands') return decision;
-	return {
-		status: 'stands',
-		places: decision.places.map(({ x, y, turned }) => ({ x: x + floor.x, y: y + floor.y, turned }))
-	};
-}
-
-/** Places looked at first where it is decided in truth afterwards. */
-const SOON_TRIES = 30;
-const soon = (items: readonly FloorItem[], options: FloorOptions): FloorOptions =>
-	items.length > DECIDE_UP_TO ? options : { ...options, tries: SOON_TRIES };
-
-/** Whether items stand, with what is daily in front: looked for place by place, then decided in truth. */
-function strictly({ floor, items }: Laid, options: FloorOptions): Decision {
-	const places = packFloor(floor, items, soon(items, options));
-	return places ? { status: 'stands', places } : decided(floor, items, options, DECIDE_STEPS);
-}
-
 /** Where all of it stands: with what is daily in front, else anyhow; null: it does not all go in. */
-function allPlaces(laid: Laid, seenFromAbove: boolean, tries: number): Places | null {
-	const { floor, items } = laid;
-	const options = { seenFromAbove, tries };
-	const strict = strictly(laid, options);
+function allPlaces(
+	{ floor, items }: Laid,
+	strict: Decision,
+	seenFromAbove: boolean,
+	tries: number
+): Places | null {
 	if (strict.status === 'stands') return { places: strict.places, isFrontKept: true };
-	const relaxed = seenFromAbove ? null : packFloor(floor, anyhow(items), options);
+	if (seenFromAbove) return null;
+	const relaxed = packFloor(floor, anyhow(items), { seenFromAbove, tries });
 	return relaxed && { places: relaxed, isFrontKept: false };
-}
-
-/** Mixes of more blocks than can be decided are looked at so often in one place. */
-const LARGE_LOOKS = 40;
-
-/**
- * Makes the question whether ways to hold wants stand together with nothing before what is used daily. Of the first wants
- * alone it is only looked whether they cannot.
- */
-export function standingIn(
-	packing: Packing
-): (mix: readonly HoldOption[], isWhole: boolean) => Stands {
-	const options = { ...DEFAULT_FLOOR, seenFromAbove: packing.seenFromAbove };
-	let large = 0;
-	return (mix, isWhole) => {
-		const laid = laidOut(mix, packing);
-		if (!isWhole) return decided(laid.floor, laid.items, options, BEGUN_STEPS).status;
-		if (laid.items.length > DECIDE_UP_TO && ++large > LARGE_LOOKS) return 'open';
-		return strictly(laid, options).status;
-	};
 }
 
 /** Where stands what goes in. */
@@ -167,17 +80,14 @@ function packDensely(floor: Rect, items: readonly FloorItem[]): (FloorPlace | nu
 		{
 			width: floor.w,
 			depth: floor.d,
-			obstructions: [...new Map(blocked.map((r) => [JSON.stringify(r), r])).values()].map((r) => ({
-				...r,
-				x: r.x - floor.x,
-				y: r.y - floor.y
-			})),
+			obstructions: [...new Map(blocked.map((r) => [JSON.stringify(r), r])).values()].map((rect) =>
+				onFloor(floor, rect)
+			),
 			pieces: items.map(({ w, d, turn }) => ({ w, d, turn }))
 		},
 		{ steps: DENSE_STEPS }
 	);
-	for (const { piece, x, y, turned } of placed)
-		places[piece] = { x: x + floor.x, y: y + floor.y, turned };
+	for (const { piece, x, y, turned } of placed) places[piece] = inInside(floor, { x, y, turned });
 	return places;
 }
 const coveredBy = (items: readonly FloorItem[], places: readonly (FloorPlace | null)[]) =>
@@ -199,31 +109,48 @@ function merged(left: readonly Left[]): Left[] {
 
 /**
  * Packs a mix of ways to hold the wants so that all of it that is not too large stands; null: it does not go, or was not
- * found to go within the budget.
+ * found to go within the budget. `strict` is what is known of it with everything daily in front.
  */
 export function packWhole(
 	mix: readonly HoldOption[],
 	packing: Packing,
-	tries = DEFAULT_FLOOR.tries
+	tries = DEFAULT_FLOOR.tries,
+	strict?: Decision
 ): Packed | null {
+	const { seenFromAbove } = packing;
 	const laid = laidOut(mix, packing);
-	const places = allPlaces(laid, packing.seenFromAbove, tries);
+	const known = strict ?? allStands(laid, seenFromAbove);
+	const places = allPlaces(laid, known, seenFromAbove, tries);
 	return places && readPlaces(mix, packing, laid, places);
 }
 
-/** Packs a mix of ways to hold the wants; what finds no place is left, piece by piece. */
-export function packMix(mix: readonly HoldOption[], packing: Packing): Packed {
-	const whole = packWhole(mix, packing);
-	if (whole) return whole;
+/** Packs as much of a mix of ways to hold the wants as goes in; what finds no place is left, piece by piece. */
+export function packMost(mix: readonly HoldOption[], packing: Packing): Packed {
 	const laid = laidOut(mix, packing);
 	return readPlaces(mix, packing, laid, somePlaces(laid, packing.seenFromAbove));
+}
+
+/** A mix that stands, in a tidier order; what does not stand whole stays as it is. */
+export function packTidy(
+	mix: readonly HoldOption[],
+	packing: Packing,
+	packed: Packed,
+	length: Parameters<typeof tidied>[3]
+): Packed {
+	const places = packed.places.filter((place) => place !== null);
+	if (places.length < packed.places.length) return packed;
+	const laid = laidOut(mix, packing);
+	const isFrontKept = !packed.hasDailyBehind;
+	const items = isFrontKept ? laid.items : anyhow(laid.items);
+	const tidy = tidied({ ...laid, items }, places, packing.seenFromAbove, length);
+	return readPlaces(mix, packing, laid, { ...tidy, isFrontKept });
 }
 
 function readPlaces(
 	mix: readonly HoldOption[],
 	{ sideMm }: Packing,
 	{ blocks }: Laid,
-	{ places, isFrontKept }: Places
+	{ places, isFrontKept, disorder = 0 }: Places
 ): Packed {
 	const left: Left[] = mix.flatMap(({ want, tooLarge }) =>
 		tooLarge.map(({ good, side, shortMm }) => ({
@@ -285,6 +212,8 @@ function readPlaces(
 		usedMm2,
 		topMm,
 		hasDailyBehind: !isFrontKept,
-		massG
+		massG,
+		places,
+		disorder
 	};
 }

@@ -9,6 +9,8 @@ export type ArrangementName = 'house-first' | 'calm' | 'roomy';
 export interface Style {
 	/** What a minor unit to pay counts. */
 	readonly money: number;
+	/** What a minor unit of disorder counts: things hidden, groups apart. */
+	readonly disorder: number;
 	/** What a way lacks by this style, whatever it costs. */
 	readonly lacks: (option: HoldOption) => number;
 }
@@ -17,6 +19,7 @@ export const STYLES: Readonly<Record<ArrangementName, Style>> = {
 	// Money first: what the house has, then what is worth its price.
 	'house-first': {
 		money: 1,
+		disorder: 1,
 		lacks: (option) =>
 			looseCost(option) +
 			containersOf(option).length * 5 +
@@ -28,6 +31,7 @@ export const STYLES: Readonly<Record<ArrangementName, Style>> = {
 	// Few containers, little loose, each in the holder made for it.
 	calm: {
 		money: 0.3,
+		disorder: 3,
 		lacks: (option) =>
 			looseCost(option) * 3 +
 			containersOf(option).length * 40 +
@@ -39,6 +43,7 @@ export const STYLES: Readonly<Record<ArrangementName, Style>> = {
 	// Small footprint.
 	roomy: {
 		money: 0.3,
+		disorder: 1,
 		lacks: (option) =>
 			option.floorMm2 / 100 + looseCost(option) * 2 + rankOf(option) * 40 + option.hidden * 40
 	}

@@ -31,7 +31,7 @@ export interface ChoiceResult {
 	readonly status: 'proven' | 'open' | 'none';
 	/** Way of each want; null: nothing that stands was found. */
 	readonly chosen: readonly number[] | null;
-	/** Lacks, prices and kinds together; ∞ without a choice. */
+	/** Lacks, prices and kinds together, and what it costs as it stands; ∞ without a choice. */
 	readonly objective: number;
 	/** Nothing that stands is below this; ∞ where nothing does. */
 	readonly bound: number;

@@ -35,14 +35,18 @@ const standsBeside =
 	(chosen: readonly number[]): boolean =>
 		!never.some(([a, b]) => chosen.some((at, i) => at === a && chosen[i + 1] === b));
 
-function byHand(problem: ChoiceProblem, goes: (chosen: readonly number[]) => boolean): number {
+function byHand(
+	problem: ChoiceProblem,
+	goes: (chosen: readonly number[]) => boolean,
+	together: (chosen: readonly number[]) => number = () => 0
+): number {
 	const { wants, floor, load } = problem;
 	let best = Infinity;
 	const choose = (chosen: number[], taken: number, mass: number) => {
 		if (taken > floor || mass > load) return;
 		const ways = wants[chosen.length];
 		if (!ways) {
-			if (goes(chosen)) best = Math.min(best, choiceCost(problem, chosen));
+			if (goes(chosen)) best = Math.min(best, choiceCost(problem, chosen) + together(chosen));
 			return;
 		}
 		ways.forEach((way, at) => choose([...chosen, at], taken + way.floor, mass + way.mass));
@@ -66,6 +70,28 @@ describe('solveChoice', () => {
 				if (chosen) expect(choiceCost(problem, chosen)).toBeCloseTo(best, 6);
 			}),
 			{ numRuns: 500 }
+		);
+	});
+	it('counts what a choice costs as it stands', () => {
+		fc.assert(
+			fc.property(
+				problems,
+				pairs,
+				fc.array(fc.integer({ min: 0, max: 300 }), { minLength: 8, maxLength: 8 }),
+				fc.boolean(),
+				(problem, never, costs, hasStart) => {
+					const goes = standsBeside(never);
+					const together = (chosen: readonly number[]) =>
+						costs[chosen.reduce((sum, at, i) => sum + at * (i + 1), 0) % costs.length]!;
+					const ask = (some: readonly number[]) => (goes(some) ? 'stands' : 'cannot');
+					const start = hasStart ? solveChoice(problem, ask).chosen : null;
+					const options = { nodes: 4000, asks: 2000, together, start };
+					const { objective, chosen } = solveChoice(problem, ask, options);
+					expect(objective).toBeCloseTo(byHand(problem, goes, together), 6);
+					if (chosen) expect(choiceCost(problem, chosen) + together(chosen)).toBe(objective);
+				}
+			),
+			{ numRuns: 300 }
 		);
 	});
 	it('has a bound that holds however short the search, and whatever stays in doubt', () => {

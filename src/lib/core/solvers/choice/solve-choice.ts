@@ -14,6 +14,8 @@ export interface ChoiceOptions {
 	readonly nodes: number;
 	/** How often it is asked whether something stands. */
 	readonly asks: number;
+	/** What a whole choice costs beside its ways, as it stands: never less than nothing. Nothing, unless said. */
+	readonly together?: (chosen: readonly number[]) => number;
 }
 export const DEFAULT_CHOICE: ChoiceOptions = { nodes: 4000, asks: 200 };
 
@@ -83,21 +85,22 @@ const leastFrom = (problem: ChoiceProblem, of: (way: ChoiceWay) => number): numb
 
 /**
  * Chooses a way for each want so that all of them stand together at the least cost. What stands is asked of the caller, for
- * the first wants too: what cannot stand never does with more. The cheapest beginning is gone on from first, so that the first
- * whole choice that stands is the best one, and what was not looked at gives the bound. Deterministic; ties go to the first.
+ * the first wants too: what cannot stand never does with more. The cheapest beginning is gone on from first, so that a whole
+ * choice that stands is the best one as soon as no beginning is cheaper, and what was not looked at gives the bound.
+ * Deterministic; ties go to the first.
  * @example solveChoice(problem, () => 'stands').status // 'proven'
  */
 export function solveChoice(
 	problem: ChoiceProblem,
 	stands: (chosen: readonly number[]) => Stands,
-	{ start = null, nodes, asks }: ChoiceOptions = DEFAULT_CHOICE
+	{ start = null, nodes, asks, together = () => 0 }: ChoiceOptions = DEFAULT_CHOICE
 ): ChoiceResult {
 	const { wants, floor, load } = problem;
 	const prices = pricesOf(problem);
 	const floorFrom = leastFrom(problem, (way) => way.floor);
 	const massFrom = leastFrom(problem, (way) => way.mass);
 	let best: readonly number[] | null = start;
-	let objective = start ? choiceCost(problem, start) : Infinity;
+	let objective = start ? choiceCost(problem, start) + together(start) : Infinity;
 	/** The cheapest of which it is not known whether it stands. */
 	let doubtful = Infinity;
 	let nodesLeft = nodes;
@@ -117,6 +120,10 @@ export function solveChoice(
 		const value = valueOf(chosen, taken);
 		if (value < objective - EPS) queue.push({ value, chosen, floor: taken, mass, at: count++ });
 	};
+	const standsAt = ({ chosen, value }: Node) => {
+		const whole = value + together(chosen);
+		if (whole < objective - EPS) [best, objective] = [chosen, whole];
+	};
 	add([], 0, 0);
 	while (least() < objective - EPS && nodesLeft > 0) {
 		const node = queue.pop()!;
@@ -130,13 +137,13 @@ export function solveChoice(
 			const answer = stands(node.chosen);
 			if (answer === 'cannot') continue;
 			if (isWhole) {
-				if (answer === 'stands') [best, objective] = [node.chosen, node.value];
+				if (answer === 'stands') standsAt(node);
 				else doubtful = Math.min(doubtful, node.value);
 				continue;
 			}
 		}
 		if (isWhole) {
-			[best, objective] = [node.chosen, node.value];
+			standsAt(node);
 			continue;
 		}
 		nodesLeft--;
