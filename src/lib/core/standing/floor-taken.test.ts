@@ -8,7 +8,13 @@ import { piecesOf, type Good } from './goods';
 import type { Clear } from './room';
 import { standFree } from './stand-free';
 
-const SHELF: Clear = { widthMm: 600, depthMm: 300, heightMm: 250, passWidthMm: 600 };
+const SHELF: Clear = {
+	widthMm: 600,
+	depthMm: 300,
+	heightMm: 250,
+	passWidthMm: 600,
+	isSeenFromAbove: false
+};
 let made = 0;
 const good = (
 	[widthMm, depthMm, heightMm]: readonly [number, number, number],
@@ -36,7 +42,7 @@ describe('the front that goods take', () => {
 		expect(['food.baking', 'food.cans-fish', 'food.frozen-veg'].map(piles)).toEqual([2, 3, 6]);
 	});
 	it('piles nothing on what is held otherwise: a casserole on trays that stand upright', () => {
-		const shelf = { widthMm: 900, depthMm: 530, heightMm: 330, passWidthMm: 900 };
+		const shelf = { ...SHELF, widthMm: 900, depthMm: 530, heightMm: 330, passWidthMm: 900 };
 		const trays = good([400, 300, 25], 2, 'kitchen.bakeware');
 		const casserole = good([340, 270, 150], 1, 'kitchen.pots');
 		const alone = [trays, casserole].map((one) => frontTaken([one], shelf).frontMm);
@@ -45,12 +51,24 @@ describe('the front that goods take', () => {
 		const pan = good([250, 200, 100], 1, 'kitchen.pots');
 		expect(frontTaken([casserole, pan], shelf).frontMm).toBeCloseTo(alone[1]!);
 	});
+	it('stands no fourth row behind others where one looks from the front', () => {
+		// Of widths so unlike that none shares a row with another.
+		const odd = [120, 65, 35].map((side) => good([side, side, 240], 1));
+		const taken = frontTaken(odd, SHELF);
+		expect(taken.frontMm).toBeCloseTo((120 ** 2 + 65 ** 2 + 35 ** 2) / 300);
+		expect(taken.deepMm).toBeCloseTo((120 + 65 + 35) / 3);
+		// Nothing hides anything in a drawer.
+		expect(frontTaken(odd, { ...SHELF, isSeenFromAbove: true })).toEqual({
+			frontMm: taken.frontMm,
+			deepMm: 0
+		});
+	});
 	it('is nothing for what does not go in, which another rule speaks of', () => {
 		expect(frontTaken([good([700, 700, 100], 1)], SHELF)).toEqual({ frontMm: 0, deepMm: 0 });
 	});
 	it('is far more than there is where pieces of less floor do not pack', () => {
 		// 340 and 220 do not stand behind each other in 520, and side by side with the jars they are too wide.
-		const shelf = { widthMm: 544, depthMm: 510, heightMm: 300, passWidthMm: 544 };
+		const shelf = { ...SHELF, widthMm: 544, depthMm: 510, heightMm: 300, passWidthMm: 544 };
 		const goods = [good([340, 340, 180], 1), good([220, 220, 290], 1), good([95, 95, 250], 5)];
 		const { frontMm, deepMm } = frontTaken(goods, shelf);
 		expect(frontMm).toBeLessThan(shelf.widthMm);

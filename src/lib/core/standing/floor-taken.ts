@@ -12,11 +12,17 @@ const LOW_SHARE = 0.5;
 const FAR_OVER = 10;
 const PACKING_STEPS = 2000;
 
+/** Rows of different things that stand behind each other at most, where one looks from the front: the fourth is never seen. */
+const MOST_BEHIND = 3;
+
 /** What goods take of a place in millimetres of its front. */
 export interface FrontTaken {
 	/** Their floor, spread over the whole depth. */
 	readonly frontMm: number;
-	/** Width of the rows that are deeper than half of it, no two of which stand behind each other; far more where they do not pack. */
+	/**
+	 * Width of the rows that are deeper than half of it, no two of which stand behind each other, and a third of that of the
+	 * others, where one looks from the front; far more where they do not pack.
+	 */
 	readonly deepMm: number;
 }
 
@@ -40,11 +46,12 @@ export function frontTaken(goods: readonly Good[], clear: Clear): FrontTaken {
 }
 
 /** What rows take of the front, one beside the other. */
-function takes(lanes: readonly Lane[], { depthMm }: Clear): FrontTaken {
+function takes(lanes: readonly Lane[], { depthMm, isSeenFromAbove }: Clear): FrontTaken {
 	let [floorMm2, deepMm] = [0, 0];
 	for (const { w, d } of lanes) {
 		floorMm2 += w * d;
 		if (2 * d > depthMm) deepMm += w;
+		else if (!isSeenFromAbove) deepMm += w / MOST_BEHIND;
 	}
 	return { frontMm: floorMm2 / depthMm, deepMm };
 }

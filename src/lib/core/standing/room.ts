@@ -31,6 +31,8 @@ export interface Clear {
 	readonly depthMm: number;
 	readonly heightMm: number;
 	readonly passWidthMm: number;
+	/** Looked into from above: nothing hides what is behind it. */
+	readonly isSeenFromAbove: boolean;
 }
 
 /** Fingers' room above what stands free, mm. */
@@ -41,15 +43,18 @@ type Measured = Extract<UsableSpace, { ok: true }>;
 /** What stands free in a room keeps to this. */
 export const clearIn = ({
 	room,
-	frontMm
+	frontMm,
+	seenFromAbove
 }: {
 	readonly room: Sides;
 	readonly frontMm: number;
+	readonly seenFromAbove: boolean;
 }): Clear => ({
 	widthMm: room.widthMm,
 	depthMm: room.depthMm - frontMm,
 	heightMm: Math.min(room.heightMm, room.passHeightMm) - FINGERS_MM,
-	passWidthMm: room.passWidthMm
+	passWidthMm: room.passWidthMm,
+	isSeenFromAbove: seenFromAbove
 });
 
 type Sides = Pick<NookRoom, 'widthMm' | 'depthMm' | 'heightMm' | 'passWidthMm' | 'passHeightMm'>;
@@ -62,13 +67,16 @@ const sidesOf = ({ inside, pictured }: Nook, { passes }: Measured): Sides => ({
 	passHeightMm: passes.heightMm
 });
 
+const isSeenFromAbove = (nook: Nook): boolean => isPullOut(nook) || nook.kind.startsWith('chest-');
+
 /** One record for all places that are alike, so that what is known of a thing in one is known in all. */
 const alike = new Map<string, Clear>();
 
 /** What stands free in a measured nook keeps to this. */
 export function clearOf(nook: Nook, space: Measured, { frontMm }: Settings['play']): Clear {
-	const clear = clearIn({ room: sidesOf(nook, space), frontMm });
-	const key = `${clear.widthMm}/${clear.depthMm}/${clear.heightMm}/${clear.passWidthMm}`;
+	const seenFromAbove = isSeenFromAbove(nook);
+	const clear = clearIn({ room: sidesOf(nook, space), frontMm, seenFromAbove });
+	const key = Object.values(clear).join('/');
 	const same = alike.get(key);
 	if (!same) alike.set(key, clear);
 	return same ?? clear;
@@ -93,7 +101,7 @@ export function roomOf(home: Home, nookId: string): Packing | null {
 	if (!space.ok) return null;
 	const { nook } = place;
 	const { play } = home.settings;
-	const seenFromAbove = isPullOut(nook) || nook.kind.startsWith('chest-');
+	const seenFromAbove = isSeenFromAbove(nook);
 	return {
 		room: {
 			...sidesOf(nook, space),

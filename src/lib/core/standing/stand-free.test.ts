@@ -5,7 +5,13 @@ import { piecesOf, type Good } from './goods';
 import type { Clear } from './room';
 import { standFree } from './stand-free';
 
-const SHELF: Clear = { widthMm: 800, depthMm: 480, heightMm: 230, passWidthMm: 800 };
+const SHELF: Clear = {
+	widthMm: 800,
+	depthMm: 480,
+	heightMm: 230,
+	passWidthMm: 800,
+	isSeenFromAbove: false
+};
 let made = 0;
 const good = (
 	[widthMm, depthMm, heightMm]: readonly [number, number, number],

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { FLATSHARE } from '../fixtures/more-sketches';
 import { DOG_AND_TODDLER, STUDIO } from '../fixtures/sketches';
 import { sketchHome } from '../fixtures/sketch-home';
 import { buildZoneModel, type ZoneModel } from './build';
@@ -17,6 +18,15 @@ describe('groups that stand badly as they are', () => {
 	it('are parted where everything finds a place so', () => {
 		const home = sketchHome(STUDIO);
 		expect(placeHome(home, OPTIONS).overflow).toEqual([]);
+	});
+	it('make room for what has no place, though they stand well themselves', () => {
+		const home = sketchHome(FLATSHARE);
+		const { overflow, assignments } = placeHome(home, OPTIONS);
+		const pots = overflow.find((id) => home.groups[id]!.name === 'Pots and pans')!;
+		const placed = assignments
+			.filter(({ groupId }) => groupId === pots)
+			.reduce((sum, { share }) => sum + share, 0);
+		expect(placed).toBeGreaterThan(0.7);
 	});
 	it('are parted alike each time', () => {
 		const home = sketchHome(DOG_AND_TODDLER);

@@ -22,8 +22,29 @@ interface Look {
 	readonly assignment: Int32Array;
 	/** Effort of a quick plan, with what it costs to look for groups in several places. */
 	readonly effort: number;
-	/** What each group would save in the best places for its parts, were nothing else there; most first. */
-	readonly regrets: readonly { readonly groupId: string; readonly regret: number }[];
+	/**
+	 * Groups that may do better in more places: by what each would save in the best places for its parts, were nothing else
+	 * there; where something has no place, then those that stand where it could, the largest first.
+	 */
+	readonly candidates: readonly string[];
+}
+
+/** Groups that stand where something without a place could, by the litres they take there, most first. */
+function inTheWay({ problem, parts }: Parted, assignment: Int32Array): string[] {
+	const { N } = problem;
+	const wanted = new Set<number>();
+	parts.forEach((_, g) => {
+		if (assignment[g]! >= 0) return;
+		for (let n = 0; n < N; n++) if (problem.cost[g * N + n]! < Infinity) wanted.add(n);
+	});
+	const litres = new Map<string, number>();
+	parts.forEach(({ figures: { groupId, volumeMl }, share }, g) => {
+		if (wanted.has(assignment[g]!))
+			litres.set(groupId, (litres.get(groupId) ?? 0) + volumeMl * share);
+	});
+	return [...litres]
+		.sort(([a, x], [b, y]) => y - x || (a < b ? -1 : 1))
+		.map(([groupId]) => groupId);
 }
 
 function lookAt({ problem, parts }: Parted, start?: Int32Array): Look {
@@ -41,13 +62,14 @@ function lookAt({ problem, parts }: Parted, start?: Int32Array): Look {
 	});
 	let effort = objective;
 	for (const of of own.values()) effort += splitEffort(parts[of[0]!]!.figures, of.length);
+	const ill = [...regrets]
+		.filter(([, regret]) => regret > REGRET)
+		.sort(([a, x], [b, y]) => y - x || (a < b ? -1 : 1))
+		.map(([groupId]) => groupId);
 	return {
 		effort,
 		assignment,
-		regrets: [...regrets]
-			.map(([groupId, regret]) => ({ groupId, regret }))
-			.filter(({ regret }) => regret > REGRET)
-			.sort((a, b) => b.regret - a.regret || (a.groupId < b.groupId ? -1 : 1))
+		candidates: [...new Set([...ill, ...inTheWay({ problem, parts }, assignment)])]
 	};
 }
 
@@ -92,9 +114,8 @@ export function partAgain<Model extends Parted>(
 		return true;
 	};
 	for (let i = 0; i < tries; i++) {
-		const next = look.regrets.find(({ groupId }) => !tried.has(groupId));
-		if (!next) break;
-		const { groupId } = next;
+		const groupId = look.candidates.find((each) => !tried.has(each));
+		if (groupId === undefined) break;
 		tried.add(groupId);
 		const own = model.parts.filter(({ figures }) => figures.groupId === groupId);
 		const pieces = own.reduce((sum, { figures, share }) => sum + figures.pieces * share, 0);
