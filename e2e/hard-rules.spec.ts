@@ -68,7 +68,7 @@ test('Place: two that may not stand together are said to, in a place and in a ca
 	await solve(page);
 	await breakEach(page, [
 		['Tea towels and linens', 'Dresser, cupboard below', 'full', 'It is over-full'],
-		['Descalers', 'Under the basin', 'not together', 'Bleach and acids'],
+		['Descalers', 'Under the sink', 'not together', 'Bleach and acids'],
 		['Sauces', 'Fridge, middle shelf', 'too cold', 'for what needs the cold']
 	]);
 });

@@ -15,6 +15,9 @@ const PACKING_STEPS = 2000;
 /** Rows of different things that stand behind each other at most, where one looks from the front: the fourth is never seen. */
 const MOST_BEHIND = 3;
 
+/** What is a jumble loose takes so many times its floor in the trays that a drawer has for it. */
+const IN_TRAYS = 2;
+
 /** What goods take of a place in millimetres of its front. */
 export interface FrontTaken {
 	/** Their floor, spread over the whole depth. */
@@ -32,15 +35,20 @@ export interface FrontTaken {
  * @example frontTaken([eightTinsOf75], shelf300Deep) // { frontMm: 75, deepMm: 75 }: four piles of two
  */
 export function frontTaken(goods: readonly Good[], clear: Clear): FrontTaken {
-	const lanes = byHolders(goods).flatMap((some) => {
+	const lanes: Lane[] = [];
+	let walledMm = 0;
+	for (const some of byHolders(goods)) {
 		const [first, ...others] = waysFree(some, clear).map(({ lanes }) => lanes);
 		// The way that leaves more of the front to others; the shared rows where both leave as much.
-		return others.reduce(
+		const best = others.reduce(
 			(best, other) => (sumOf(takes(other, clear)) < sumOf(takes(best, clear)) ? other : best),
 			first!
 		);
-	});
-	const { frontMm, deepMm } = takes(lanes, clear);
+		lanes.push(...best);
+		if (isSorted(some[0]!)) walledMm += takes(best, clear).frontMm * (IN_TRAYS - 1);
+	}
+	const { frontMm: looseMm, deepMm } = takes(lanes, clear);
+	const frontMm = looseMm + walledMm;
 	const isOver = frontMm > clear.widthMm || deepMm > clear.widthMm;
 	return { frontMm, deepMm: isOver || packs(lanes, clear) ? deepMm : FAR_OVER * clear.widthMm };
 }
@@ -56,6 +64,11 @@ function takes(lanes: readonly Lane[], { depthMm, isSeenFromAbove }: Clear): Fro
 	return { frontMm: floorMm2 / depthMm, deepMm };
 }
 const sumOf = ({ frontMm, deepMm }: FrontTaken) => frontMm + deepMm;
+
+/** What only trays and dividers hold: cutlery, knives. */
+const isSorted = ({ thing: { category } }: Good): boolean =>
+	categoryOf(category).holders.every((role) => role === 'divider') &&
+	categoryOf(category).holders.length > 0;
 
 /** Goods by what usually holds them: trays that stand upright make no pile with the pots beside them. */
 function byHolders(goods: readonly Good[]): Good[][] {

@@ -29,8 +29,11 @@ describe('what keeping a thing costs', () => {
 			const without = zoneModelOf(gone);
 			const after = layoutOf(without, plan.assignments);
 			const n = without.places.findIndex(({ nook }) => nook.id === nookId);
-			// A part that was all of the thing is gone: then there is nothing to compare.
-			if (without.parts.length !== model.parts.length) continue;
+			// A part that was all of the thing is gone, or its group is parted otherwise: then there is nothing to compare.
+			const isSame =
+				without.parts.length === model.parts.length &&
+				after.assignment.every((at, g) => at === layout.assignment[g]);
+			if (!isSame) continue;
 			const moved = without.parts.findIndex(
 				({ figures }, g) =>
 					figures.groupId === groupId &&

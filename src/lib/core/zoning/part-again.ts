@@ -9,17 +9,19 @@ interface Parted {
 
 /** A good plan to begin with, and a look at what would come of it with one group parted otherwise. */
 const FIRST = { seed: 1, moves: 60_000, restarts: 2 };
-const LOOK = { seed: 1, moves: 12_000, restarts: 1 };
+const LOOK = { seed: 1, moves: 20_000, restarts: 1 };
 /** A group whose places cost so much more than the best ones for it might do better in more of them, m a week. */
 const REGRET = 40;
 /** What parting it has to bring, beyond what it costs to look in one place more, m a week. */
 const GAIN = 30;
 /** Most groups that are tried, and most parts × nooks that are written anew by it: a large house waits no longer for it. */
-const TRIES = 12;
+const TRIES = 24;
 const MOST_CELLS = 90_000;
 
 interface Look {
 	readonly assignment: Int32Array;
+	/** Something has no place. */
+	readonly isShort: boolean;
 	/** Effort of a quick plan, with what it costs to look for groups in several places. */
 	readonly effort: number;
 	/**
@@ -69,6 +71,7 @@ function lookAt({ problem, parts }: Parted, start?: Int32Array): Look {
 	return {
 		effort,
 		assignment,
+		isShort: assignment.some((n) => n < 0),
 		candidates: [...new Set([...ill, ...inTheWay({ problem, parts }, assignment)])]
 	};
 }
@@ -121,7 +124,8 @@ export function partAgain<Model extends Parted>(
 		const pieces = own.reduce((sum, { figures, share }) => sum + figures.pieces * share, 0);
 		if (own.length >= mostParts({ pieces })) continue;
 		// What was of no use before may be now.
-		if (attempt(groupId, own.length + 1, GAIN)) tried.clear();
+		// Where something has no place, what makes room only together with others is worth it as soon as it costs nothing.
+		if (attempt(groupId, own.length + 1, look.isShort ? 0 : GAIN)) tried.clear();
 	}
 	// What was parted early may be of no use any more.
 	for (const [groupId, count] of [...counts]) attempt(groupId, count - 1, 0);
