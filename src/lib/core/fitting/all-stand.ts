@@ -29,7 +29,7 @@ export const begunStands = (laid: Laid, seenFromAbove: boolean): Decision =>
 /** Places looked at first where it is decided in truth, or order by order, afterwards. */
 const SOON_TRIES = 30;
 /** Orders looked at for what is too much to decide. */
-const LARGE_ORDERS = 150;
+const LARGE_ORDERS = 60;
 
 function inSomeOrder(laid: Laid, seenFromAbove: boolean): Decision {
 	const found = packInOrder(shelfOf(laid, seenFromAbove), {

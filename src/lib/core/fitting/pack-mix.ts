@@ -56,9 +56,11 @@ function allPlaces(
 	tries: number
 ): Places | null {
 	if (strict.status === 'stands') return { places: strict.places, isFrontKept: true };
-	if (seenFromAbove) return null;
+	const isSame = seenFromAbove || !items.some(({ front }) => front);
+	// Looked for in vain already, unless it is looked for longer now.
+	if (isSame && (strict.status === 'cannot' || tries <= DEFAULT_FLOOR.tries)) return null;
 	const relaxed = packFloor(floor, anyhow(items), { seenFromAbove, tries });
-	return relaxed && { places: relaxed, isFrontKept: false };
+	return relaxed && { places: relaxed, isFrontKept: isSame };
 }
 
 /** Where stands what goes in. */

@@ -42,7 +42,7 @@ export interface Packer {
 /** Positions tried for goods that nothing holds. */
 const FREE_TRIES = 1000;
 /** Mixes of more blocks than can be decided are looked at so often in one place. */
-const LARGE_LOOKS = 40;
+const LARGE_LOOKS = 24;
 
 /** Makes the packer of one place. */
 export function packerOf(

@@ -111,7 +111,8 @@ export function packInOrder(
 		const places = setDown(problem, sequence);
 		if (!places) return Infinity;
 		const over = beyond(problem, places);
-		const disorder = disorderOf(problem, places);
+		// Whatever its order, it is enough: then only whether it stands is asked.
+		const disorder = enough === Infinity ? 0 : disorderOf(problem, places);
 		if (over === 0) consider(places, disorder);
 		return disorder + over * BEYOND;
 	};
