@@ -4,7 +4,16 @@ import { apply, bareKitchen, NOW, withLines } from '../fixtures/tiny-home';
 import { addGroup } from '../grouping/records';
 import { GroupId, NookId, type Home, type Nook } from '../model';
 import { DEFAULT_PLACE, placeHome, toZonePlan } from '../zoning';
-import { cutFloor, fitNook, keepArrangements, keptOf, partLines, partOffers, shopCard } from '.';
+import {
+	addUsualKinds,
+	cutFloor,
+	fitNook,
+	keepArrangements,
+	keptOf,
+	partLines,
+	partOffers,
+	shopCard
+} from '.';
 import { buyParts, dropPart, wantPart } from './small-parts';
 
 const kitchen = bareKitchen();
@@ -112,6 +121,35 @@ describe('small parts for a place', () => {
 			for (const id of Object.keys(draft.fitPlans)) delete draft.fitPlans[id];
 		});
 		expect(partOffers(open, BASE).map(({ use }) => use)).toEqual(['liner']);
+	});
+	it('hold nothing still that an insert holds, cut to the drawer', () => {
+		const bare = planned([[BASE, ['6 dinner forks', '6 dinner knives']]], drawer);
+		const home = apply(bare, addUsualKinds());
+		const [kindId] = Object.keys(home.containerKinds);
+		const withInsert = (widthMm: number, isAllIn: boolean) =>
+			apply(home, (draft) => {
+				const fit = Object.values(draft.fitPlans).find(({ nookId }) => nookId === BASE);
+				const cut = { widthMm, depthMm: 480 };
+				if (isAllIn) fit!.standing = [];
+				fit!.placements = [
+					{
+						id: 'one',
+						kindId,
+						groupId: 'g0',
+						xMm: 0,
+						yMm: 0,
+						zMm: 0,
+						turned: false,
+						cut,
+						holds: []
+					} as never
+				];
+			});
+		const inside = home.nooks[BASE]!.inside.widthMm!;
+		const usesOf = (one: Home) => partOffers(one, BASE).map(({ use }) => use);
+		expect(usesOf(withInsert(inside - 10, true))).toEqual([]);
+		expect(usesOf(withInsert(inside - 100, true))).toEqual(['liner']);
+		expect(usesOf(withInsert(inside - 10, false))).toEqual(['liner']);
 	});
 	it('catch what drips', () => {
 		const home = planned([[SINK, ['1 bleach', '2 washing-up liquid']]], (nook) => {

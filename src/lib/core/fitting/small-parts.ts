@@ -102,11 +102,24 @@ function plannedIn(home: Home, nookId: string): Map<string, Good[]> {
 	);
 }
 
+const keptIn = (home: Home, nookId: string) =>
+	Object.values(home.fitPlans).find((each) => each.nookId === nookId);
+
 /** Groups of which something lies in no container by the arrangement that was kept; 0: none was. */
-function looseIn(home: Home, nookId: string): number {
-	const fit = Object.values(home.fitPlans).find((each) => each.nookId === nookId);
-	return new Set(fit?.standing.map(({ groupId }) => groupId)).size;
-}
+const looseIn = (home: Home, nookId: string): number =>
+	new Set(keptIn(home, nookId)?.standing.map(({ groupId }) => groupId)).size;
+
+/** What is cut to a drawer reaches as near to its sides as this, mm. */
+const SNUG_MM = 15;
+/** Whether an insert that was cut to the drawer holds all that is in it: then nothing slides. */
+const isFilled = (home: Home, { id, inside: { widthMm } }: Nook): boolean => {
+	const kept = keptIn(home, id);
+	return (
+		!!kept &&
+		!kept.standing.length &&
+		kept.placements.some(({ cut }) => !!cut && cut.widthMm >= (widthMm ?? Infinity) - SNUG_MM)
+	);
+};
 
 function reasonOf(
 	home: Home,
@@ -118,7 +131,7 @@ function reasonOf(
 	const has = (kinds: RegExp) => goods.some(({ thing }) => kinds.test(thing.category));
 	switch (use) {
 		case 'liner':
-			return nook.kind === 'drawer' && has(SLIDES) ? 'slides' : null;
+			return nook.kind === 'drawer' && has(SLIDES) && !isFilled(home, nook) ? 'slides' : null;
 		case 'washable-liner':
 			return FLAT.has(nook.kind) && has(DRIPS) ? 'drips' : null;
 		case 'hooks':
