@@ -5,6 +5,7 @@ import {
 	heightLeft,
 	keptFits,
 	keptOf,
+	standsBehind,
 	type Arrangement,
 	type ArrangementName,
 	type BuyFirst,
@@ -166,6 +167,10 @@ export class FitDesk {
 	shown = $derived.by(
 		(): (Pick<Arrangement, 'placements' | 'standing'> & { leftOver: readonly Over[] }) | null =>
 			this.arrangement ?? this.kept ?? null
+	);
+	/** Containers and rows that one sees less than half of. */
+	behind = $derived.by(() =>
+		this.shown && this.nookId ? standsBehind(this.home, this.nookId, this.shown) : new Set<string>()
 	);
 	/** Containers of each kind that are drawn, and how many of them are to be bought. */
 	containers = $derived.by(() =>

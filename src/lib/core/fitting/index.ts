@@ -19,6 +19,7 @@ export { fitTogether, type HomeFit } from './fit-home';
 export { looksOf, roomOfNook, suitsLook } from './looks';
 export { plannedInRoom, priceLooks, type LookPrice } from './price-looks';
 export { buyFirst, type BuyFirst } from './buy-first';
+export { standsBehind } from './behind';
 export { checkContents, type ContentsFault } from './check-contents';
 export {
 	movedByHand,

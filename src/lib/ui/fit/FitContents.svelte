@@ -15,6 +15,10 @@
 	const length = (mm: number) => formatLength(mm, home.units);
 </script>
 
+{#snippet behind(id: string)}
+	{#if desk.behind.has(id)}<span class="soft">, behind other things</span>{/if}
+{/snippet}
+
 {#if desk.shown}
 	{#if desk.shown.leftOver.length}
 		<section aria-label="Did not fit" class="mb-3">
@@ -68,7 +72,8 @@
 						{#if one.holds.length || stands}<li class="py-0.5">
 								{#if stands}<b class="font-semibold">{stands}{one.holds.length ? ': ' : ''}</b
 									>{/if}{holdsText(home, one.holds)}
-								<span class="soft measure">{filledText(home, kind.massG, one.holds)}</span>
+								<span class="soft measure">{filledText(home, kind.massG, one.holds)}</span
+								>{@render behind(one.id)}
 							</li>{/if}
 					{/each}
 				</ul>
@@ -87,7 +92,9 @@
 		<h3>Standing free, in rows from the front</h3>
 		<ul class="mb-3 text-sm">
 			{#each desk.shown.standing as block (block.id)}<li class="py-0.5">
-					{block.holds.length ? holdsText(home, block.holds) : block.names.join(', ')}
+					{block.holds.length
+						? holdsText(home, block.holds)
+						: block.names.join(', ')}{@render behind(block.id)}
 				</li>{/each}
 		</ul>
 	{/if}

@@ -31,7 +31,7 @@ export interface ShelfProblem {
 }
 
 /** What is lower than this share of what is behind it does not hide it. */
-const HIDES = 0.7;
+export const HIDES = 0.7;
 /** Pieces of a group nearer than this are side by side, mm. */
 const BESIDE_MM = 40;
 
@@ -41,11 +41,11 @@ export const rectOf = ({ w, d }: StandingPiece, { x, y, turned }: StandingPlace)
 
 type Span = readonly [from: number, to: number];
 
-/** Length of a span that others cover. */
-function coveredLength(from: number, to: number, others: Span[]): number {
+/** Length of a span that others cover together. */
+export function coveredLength(from: number, to: number, others: readonly Span[]): number {
 	let at = from;
 	let sum = 0;
-	for (const [start, end] of others.sort((a, b) => a[0] - b[0])) {
+	for (const [start, end] of [...others].sort((a, b) => a[0] - b[0])) {
 		const begin = Math.max(start, at);
 		if (Math.min(end, to) > begin) sum += Math.min(end, to) - begin;
 		at = Math.max(at, end);

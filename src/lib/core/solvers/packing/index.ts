@@ -17,5 +17,12 @@ export {
 	type Rect
 } from './problem';
 export { DEFAULT_PACKING, solvePacking, type PackingOptions } from './solve-packing';
-export { disorderOf, type OrderPrices, type ShelfPiece, type ShelfProblem } from './disorder';
+export {
+	coveredLength,
+	disorderOf,
+	HIDES,
+	type OrderPrices,
+	type ShelfPiece,
+	type ShelfProblem
+} from './disorder';
 export { packInOrder, type InOrder, type OrderOptions } from './in-order';
