@@ -41,6 +41,8 @@ export interface Packer {
 
 /** Positions tried for goods that nothing holds. */
 const FREE_TRIES = 1000;
+/** The same for every other mix, with what is daily anywhere. */
+const SOON_TRIES = 40;
 /** Mixes of more blocks than can be decided are looked at so often in one place. */
 const LARGE_LOOKS = 24;
 
@@ -62,7 +64,7 @@ export function packerOf(
 	};
 	const { seenFromAbove, room } = packing;
 	const strict = remembered((mix): Decision => allStands(laidOut(mix, packing), seenFromAbove));
-	const whole = remembered((mix) => packWhole(mix, packing, undefined, strict(mix)));
+	const whole = remembered((mix) => packWhole(mix, packing, SOON_TRIES, strict(mix)));
 	const soonTidy = remembered((mix) => {
 		const packed = whole(mix);
 		return packed && packTidy(mix, packing, packed, 'soon');

@@ -18,7 +18,7 @@ const LOOKED_FOR = {
 	/** To know about what a choice comes to. */
 	soon: { perBlock: 10, most: 120, runs: 1 },
 	/** For what is kept. */
-	well: { perBlock: 30, most: 400, runs: 2 }
+	well: { perBlock: 30, most: 600, runs: 2 }
 } as const;
 
 /** Where things stand in their tidiest order, and what is still amiss, about in minor units. */

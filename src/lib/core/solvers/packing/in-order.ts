@@ -49,6 +49,17 @@ function firstSequence({ pieces, depth }: ShelfProblem): Sequence {
 	};
 }
 
+/** From left to right as it stands. */
+function sequenceOf(start: readonly StandingPlace[]): Sequence {
+	const order = start.map((_, i) => i);
+	order.sort((a, b) => start[a]!.x - start[b]!.x || start[a]!.y - start[b]!.y || a - b);
+	return {
+		order,
+		turned: start.map(({ turned }) => turned),
+		atFront: start.map(({ y }) => y < EPS)
+	};
+}
+
 const flipped = (flags: readonly boolean[], at: number) =>
 	flags.map((flag, i) => (i === at ? !flag : flag));
 
@@ -122,7 +133,7 @@ export function packInOrder(
 		const rng = xoroshiro128plus(run);
 		const random = () => (rng.next() >>> 0) / 4294967296;
 		const below = (limit: number) => Math.floor(random() * limit);
-		let now = firstSequence(problem);
+		let now = start && run > 1 ? sequenceOf(start) : firstSequence(problem);
 		let cost = costOf(now);
 		for (let look = 0; look < looks && !isEnough(); look++) {
 			const next = changed(now, problem, below);
