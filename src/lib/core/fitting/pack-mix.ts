@@ -14,7 +14,7 @@ import type { HoldOption } from './hold-option';
 import { cutOf } from './kind-sizes';
 import { inInside, laidOut, onFloor, type Laid } from './lay-out';
 import { thingsIn } from './rim-pairs';
-import { tidied } from './tidy';
+import { tidied, type OrderLength } from './tidy';
 import { type Good, type Packing, piecesOf, type TooLarge } from '../standing';
 
 /** Pieces that did not go in, and why. */
@@ -137,7 +137,7 @@ export function packTidy(
 	mix: readonly HoldOption[],
 	packing: Packing,
 	packed: Packed,
-	length: Parameters<typeof tidied>[3]
+	length: OrderLength
 ): Packed {
 	const places = packed.places.filter((place) => place !== null);
 	if (places.length < packed.places.length) return packed;

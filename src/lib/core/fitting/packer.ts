@@ -65,11 +65,11 @@ export function packerOf(
 	const { seenFromAbove, room } = packing;
 	const strict = remembered((mix): Decision => allStands(laidOut(mix, packing), seenFromAbove));
 	const whole = remembered((mix) => packWhole(mix, packing, SOON_TRIES, strict(mix)));
+	const wholeFree = remembered((mix) => packWhole(mix, packing, FREE_TRIES, strict(mix)));
 	const soonTidy = remembered((mix) => {
-		const packed = whole(mix);
+		const packed = whole(mix) ?? wholeFree(mix);
 		return packed && packTidy(mix, packing, packed, 'soon');
 	});
-	const wholeFree = remembered((mix) => packWhole(mix, packing, FREE_TRIES, strict(mix)));
 	let large = 0;
 	return {
 		options,
@@ -88,7 +88,7 @@ export function packerOf(
 		}),
 		soonTidy,
 		tidy: remembered((mix) => {
-			const packed = soonTidy(mix) ?? wholeFree(mix);
+			const packed = soonTidy(mix);
 			return packed && packTidy(mix, packing, packed, 'well');
 		})
 	};

@@ -20,6 +20,7 @@ const LOOKED_FOR = {
 	/** For what is kept. */
 	well: { perBlock: 30, most: 600, runs: 2 }
 } as const;
+export type OrderLength = keyof typeof LOOKED_FOR;
 
 /** Where things stand in their tidiest order, and what is still amiss, about in minor units. */
 export interface Tidy {
@@ -54,7 +55,7 @@ export function tidied(
 	laid: Laid,
 	places: readonly FloorPlace[],
 	seenFromAbove: boolean,
-	length: keyof typeof LOOKED_FOR
+	length: OrderLength
 ): Tidy {
 	const { floor, blocks } = laid;
 	const { perBlock, most, runs } = LOOKED_FOR[length];

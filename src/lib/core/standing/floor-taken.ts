@@ -67,8 +67,7 @@ const sumOf = ({ frontMm, deepMm }: FrontTaken) => frontMm + deepMm;
 
 /** What only trays and dividers hold: cutlery, knives. */
 const isSorted = ({ thing: { category } }: Good): boolean =>
-	categoryOf(category).holders.every((role) => role === 'divider') &&
-	categoryOf(category).holders.length > 0;
+	categoryOf(category).holders.join() === 'divider';
 
 /** Goods by what usually holds them: trays that stand upright make no pile with the pots beside them. */
 function byHolders(goods: readonly Good[]): Good[][] {

@@ -3,7 +3,7 @@ import { demoHome } from '../../data/demo';
 import { DOG_AND_TODDLER, SKETCHES } from '../fixtures/sketches';
 import { sketchHome } from '../fixtures/sketch-home';
 import { apply, NOW } from '../fixtures/tiny-home';
-import { CATEGORIES, SPOTS, type Home, type ZonePlan } from '../model';
+import { CATEGORIES, SPOTS, type Home, type Spot, type ZonePlan } from '../model';
 import { nooksInOrder, placeOfNook } from '../survey';
 import { allGroupFigures } from '../grouping';
 import { BELONGS, BelongsTable, belongsIn, spotsOf } from './belongs';
@@ -258,6 +258,10 @@ describe('where kinds belong', () => {
 		expect(own.standing('kitchen.pots', new Set(['low-shelf']), () => 9)).toBe('first');
 	});
 	it('follow what a home has, and what its household says', () => {
+		// Without drawers or a rail, tools lie where they are at hand.
+		const noDrawers = new BelongsTable([], ['wall-shelf', 'low-shelf', 'knee-to-shoulder']);
+		const shelf = (spot: Spot) => noDrawers.standing('kitchen.tools', new Set([spot]));
+		expect((['knee-to-shoulder', 'wall-shelf'] as const).map(shelf)).toEqual(['first', 'poor']);
 		const noLarder = new BelongsTable([], ['wall-shelf', 'low-shelf', 'shallow-drawer']);
 		expect(noLarder.standing('food.baking', new Set(['wall-shelf']))).toBe('first');
 		expect(noLarder.standing('food.baking', new Set(['shallow-drawer']))).toBe('poor');

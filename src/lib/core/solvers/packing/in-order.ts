@@ -25,8 +25,8 @@ const EPS = 1e-6;
 const BEYOND = 2;
 /** How much worse an order may be at first to be gone on from, as a share of the prices. */
 const HEAT = 1 / 16;
-/** So many changes of each kind among thirteen. */
-const CHANGES = { atFront: 4, turned: 4, group: 1, swap: 2 } as const;
+/** So many changes of each kind among all; the others move one piece elsewhere. */
+const CHANGES = { all: 15, atFront: 4, turned: 4, group: 1, swap: 2 } as const;
 
 /** How far places reach beyond the floor on the right, piece by piece, mm. */
 function beyond({ width, pieces }: ShelfProblem, places: readonly StandingPlace[]): number {
@@ -72,7 +72,7 @@ function changed(
 	const from = below(order.length);
 	const piece = order[from]!;
 	const { group, turn } = pieces[piece]!;
-	let kind = below(15);
+	let kind = below(CHANGES.all);
 	if ((kind -= CHANGES.atFront) < 0) return { order, turned, atFront: flipped(atFront, piece) };
 	if ((kind -= CHANGES.turned) < 0 && turn)
 		return { order, turned: flipped(turned, piece), atFront };
@@ -100,7 +100,7 @@ function changed(
 
 /**
  * Sets pieces down in a tidy order: what belongs together side by side, nothing behind what hides it. A local search over the
- * order in which they are set down from the left; deterministic, and what it starts from is never made worse. Null: no order
+ * order in which they are set down from the left, first group by group, in further runs from where they stand; deterministic, and what it starts from is never made worse. Null: no order
  * was found in which all of it stands. Pieces at their places never overlap, never leave the floor, keep off what is blocked
  * for them, and nothing is before a `front` one.
  * @example packInOrder({ width: 200, depth: 100, pieces, fromAbove: false, prices })?.disorder // 40
