@@ -36,35 +36,74 @@ interface Placed {
 	readonly front: boolean;
 }
 
-/** Parts of the width on which an item of so much depth may not stand at a distance from the front: from, to. */
+/** Parts of the width on which an item of so much depth may not stand at a distance from the front: from, to, in turn. */
 function closedAt(
 	y: number,
 	d: number,
 	item: FloorItem,
 	placed: readonly Placed[],
 	seenFromAbove: boolean
-): (readonly [number, number])[] {
-	const closed: (readonly [number, number])[] = [];
+): number[] {
+	const closed: number[] = [];
 	for (const { rect, front } of placed) {
 		const isBeside = rect.y < y + d && y < rect.y + rect.d;
 		const isOneBefore = (item.front && rect.y < y) || (front && y < rect.y);
-		if (isBeside || (isOneBefore && !seenFromAbove)) closed.push([rect.x, rect.x + rect.w]);
+		if (isBeside || (isOneBefore && !seenFromAbove)) closed.push(rect.x, rect.x + rect.w);
 	}
 	for (const rect of item.blocked)
-		if (rect.y < y + d && y < rect.y + rect.d) closed.push([rect.x, rect.x + rect.w]);
+		if (rect.y < y + d && y < rect.y + rect.d) closed.push(rect.x, rect.x + rect.w);
 	return closed;
 }
+function isFree(x: number, w: number, closed: readonly number[]): boolean {
+	for (let i = 0; i < closed.length; i += 2)
+		if (x < closed[i + 1]! && closed[i]! < x + w) return false;
+	return true;
+}
 
-/** Where a side of length `size` can lie against an edge: the floor's, or another rectangle's. */
-function edgeStops(
-	low: number,
-	length: number,
-	size: number,
-	spans: readonly (readonly [number, number])[]
-): number[] {
-	const stops = [low, low + length - size];
-	for (const [from, to] of spans) stops.push(to, from - size);
-	return [...new Set(stops)].filter((at) => at >= low && at + size <= low + length);
+/**
+ * Where a side of length `size` can lie against an edge: the floor's, or another rectangle's (its two sides, in turn).
+ * Ascending, each once.
+ */
+function edgeStops(low: number, length: number, size: number, edges: readonly number[]): number[] {
+	const stops: number[] = [];
+	const add = (at: number) => {
+		if (at < low || at + size > low + length) return;
+		let i = stops.length;
+		while (i && stops[i - 1]! > at) i--;
+		if (!i || stops[i - 1] !== at) stops.splice(i, 0, at);
+	};
+	add(low);
+	add(low + length - size);
+	for (let i = 0; i < edges.length; i += 2) {
+		add(edges[i + 1]!);
+		add(edges[i]! - size);
+	}
+	return stops;
+}
+
+/** An item one way round, and where it can touch an edge. */
+interface Way {
+	readonly turned: boolean;
+	readonly w: number;
+	readonly d: number;
+	readonly xs: readonly number[];
+	readonly ys: readonly number[];
+}
+
+/** Goes through the stops of one way, or of two together, in their order; of equal ones the first way's. */
+function eachStop(
+	lists: readonly (readonly number[])[],
+	/** `list` is that of the stop; −1: both have it. Ends when it says so. */
+	isLast: (at: number, list: number) => boolean
+): boolean {
+	const [one = [], two = []] = lists;
+	for (let i = 0, j = 0; i < one.length || j < two.length;) {
+		const [a, b] = [one[i] ?? Infinity, two[j] ?? Infinity];
+		if (isLast(Math.min(a, b), a === b ? -1 : a < b ? 0 : 1)) return true;
+		if (a <= b) i++;
+		if (b <= a) j++;
+	}
+	return false;
 }
 
 /**
@@ -78,33 +117,37 @@ function candidates(
 	options: FloorOptions,
 	most: number
 ): (FloorPlace & Rect)[] {
-	const others = [...placed.map((p) => p.rect), ...item.blocked];
-	const across = others.map((r) => [r.x, r.x + r.w] as const);
-	const back = others.map((r) => [r.y, r.y + r.d] as const);
-	const ascending = (a: number, b: number) => a - b;
-	const ways = (item.turn && item.w !== item.d ? [false, true] : [false]).map((turned) => {
+	const across: number[] = [];
+	const back: number[] = [];
+	const stopAt = ({ x, y, w, d }: Rect) => {
+		across.push(x, x + w);
+		back.push(y, y + d);
+	};
+	for (const { rect } of placed) stopAt(rect);
+	item.blocked.forEach(stopAt);
+	const wayOf = (turned: boolean): Way => {
 		const [w, d] = turned ? [item.d, item.w] : [item.w, item.d];
 		const xs = edgeStops(floor.x, floor.w, w, across);
-		const ys = new Set(edgeStops(floor.y, floor.d, d, back));
-		return { turned, w, d, xs, ys };
-	});
-	const stops = ways
-		.flatMap((way) => way.xs.map((x) => ({ x, way })))
-		.sort((a, b) => a.x - b.x || Number(a.way.turned) - Number(b.way.turned));
+		return { turned, w, d, xs, ys: edgeStops(floor.y, floor.d, d, back) };
+	};
+	const ways = item.turn && item.w !== item.d ? [wayOf(false), wayOf(true)] : [wayOf(false)];
+	const columns = ways.map(({ xs }) => xs);
 	const found: (FloorPlace & Rect)[] = [];
-	for (const y of [...new Set(ways.flatMap(({ ys }) => [...ys]))].sort(ascending)) {
-		const closed = new Map(
-			ways
-				.filter(({ ys }) => ys.has(y))
-				.map((way) => [way, closedAt(y, way.d, item, placed, options.seenFromAbove)])
-		);
-		for (const { x, way } of stops) {
-			const spans = closed.get(way);
-			if (!spans || spans.some(([from, to]) => x < to && from < x + way.w)) continue;
-			found.push({ x, y, w: way.w, d: way.d, turned: way.turned });
-			if (found.length === most) return found;
+	eachStop(
+		ways.map(({ ys }) => ys),
+		(y, only) => {
+			const closed = ways.map(({ d }, i) =>
+				only < 0 || only === i ? closedAt(y, d, item, placed, options.seenFromAbove) : null
+			);
+			const isLast = (x: number, i: number): boolean => {
+				const { w, d, turned } = ways[i]!;
+				const spans = closed[i];
+				if (spans && isFree(x, w, spans)) found.push({ x, y, w, d, turned });
+				return found.length === most;
+			};
+			return eachStop(columns, (x, i) => (i < 0 ? isLast(x, 0) || isLast(x, 1) : isLast(x, i)));
 		}
-	}
+	);
 	return found;
 }
 

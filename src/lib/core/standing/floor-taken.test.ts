@@ -29,7 +29,7 @@ const good = (
 describe('the front that goods take', () => {
 	it('is the floor of their piles over the depth', () => {
 		const tins = good([75, 75, 110], 8, 'food.cans-veg');
-		expect(frontTaken([tins], SHELF)).toEqual({ frontMm: 75, deepMm: 75 });
+		expect(frontTaken([tins], SHELF)).toEqual({ frontMm: 75, deepMm: 75, sideMm: 75 });
 		expect(frontTaken([tins], { ...SHELF, heightMm: 120 }).frontMm).toBe(150);
 	});
 	it('piles packs by two and tins by three where nothing holds them, frozen ones as high as they go', () => {
@@ -60,11 +60,44 @@ describe('the front that goods take', () => {
 		// Nothing hides anything in a drawer.
 		expect(frontTaken(odd, { ...SHELF, isSeenFromAbove: true })).toEqual({
 			frontMm: taken.frontMm,
-			deepMm: 0
+			deepMm: 0,
+			sideMm: 0
 		});
 	});
+	it('says how wide its rows are when they stand behind each other, and nothing of another group does', () => {
+		// 120, 65 and 35 stand behind each other in 300; 160 does not behind another 160.
+		expect(
+			frontTaken(
+				[120, 65, 35].map((side) => good([side, side, 240], 1)),
+				SHELF
+			).sideMm
+		).toBe(120);
+		expect(
+			frontTaken(
+				[160, 159].map((side) => good([side, side, 240], 1)),
+				SHELF
+			).sideMm
+		).toBe(319);
+		const sides = fc.array(fc.integer({ min: 20, max: 290 }), { minLength: 1, maxLength: 6 });
+		fc.assert(
+			fc.property(sides, (all) => {
+				const taken = frontTaken(
+					all.map((side) => good([side, side, 240], 1)),
+					SHELF
+				);
+				// No less than the widest and than the floor asks for, no more than side by side.
+				expect(taken.sideMm).toBeGreaterThanOrEqual(Math.max(...all, Math.floor(taken.frontMm)));
+				expect(taken.sideMm).toBeLessThanOrEqual(all.reduce((sum, side) => sum + side, 0));
+			}),
+			{ seed: 91, numRuns: 150 }
+		);
+	});
 	it('is nothing for what does not go in, which another rule speaks of', () => {
-		expect(frontTaken([good([700, 700, 100], 1)], SHELF)).toEqual({ frontMm: 0, deepMm: 0 });
+		expect(frontTaken([good([700, 700, 100], 1)], SHELF)).toEqual({
+			frontMm: 0,
+			deepMm: 0,
+			sideMm: 0
+		});
 	});
 	it('is far more than there is where pieces of less floor do not pack', () => {
 		// 340 and 220 do not stand behind each other in 520, and side by side with the jars they are too wide.

@@ -27,6 +27,8 @@ export interface FrontTaken {
 	 * others, where one looks from the front; far more where they do not pack.
 	 */
 	readonly deepMm: number;
+	/** Width of its rows where rows stand behind each other, and nothing of anything else does: what it takes to be seen. */
+	readonly sideMm: number;
 }
 
 /**
@@ -47,21 +49,29 @@ export function frontTaken(goods: readonly Good[], clear: Clear): FrontTaken {
 		lanes.push(...best);
 		if (isSorted(some[0]!)) walledMm += takes(best, clear).frontMm * (IN_TRAYS - 1);
 	}
-	const { frontMm: looseMm, deepMm } = takes(lanes, clear);
+	const { frontMm: looseMm, deepMm, sideMm } = takes(lanes, clear);
 	const frontMm = looseMm + walledMm;
 	const isOver = frontMm > clear.widthMm || deepMm > clear.widthMm;
-	return { frontMm, deepMm: isOver || packs(lanes, clear) ? deepMm : FAR_OVER * clear.widthMm };
+	const standsMm = isOver || packs(lanes, clear) ? deepMm : FAR_OVER * clear.widthMm;
+	return { frontMm, deepMm: standsMm, sideMm };
 }
 
 /** What rows take of the front, one beside the other. */
 function takes(lanes: readonly Lane[], { depthMm, isSeenFromAbove }: Clear): FrontTaken {
-	let [floorMm2, deepMm] = [0, 0];
-	for (const { w, d } of lanes) {
+	let [floorMm2, deepMm, sideMm] = [0, 0, 0];
+	const columns: { d: number }[] = [];
+	for (const { w, d } of [...lanes].sort((a, b) => b.w - a.w)) {
 		floorMm2 += w * d;
 		if (2 * d > depthMm) deepMm += w;
 		else if (!isSeenFromAbove) deepMm += w / MOST_BEHIND;
+		const column = columns.find((each) => each.d + d <= depthMm);
+		if (column) column.d += d;
+		else {
+			columns.push({ d });
+			sideMm += w;
+		}
 	}
-	return { frontMm: floorMm2 / depthMm, deepMm };
+	return { frontMm: floorMm2 / depthMm, deepMm, sideMm: isSeenFromAbove ? 0 : sideMm };
 }
 const sumOf = ({ frontMm, deepMm }: FrontTaken) => frontMm + deepMm;
 

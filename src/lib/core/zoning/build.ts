@@ -95,7 +95,7 @@ function capacityOf(
 		nook.loadG ?? UNKNOWN_LOAD_G
 	];
 }
-const NONE: FrontTaken = { frontMm: 0, deepMm: 0 };
+const NONE: FrontTaken = { frontMm: 0, deepMm: 0, sideMm: 0 };
 /** Front that what a part holds takes in a nook; nothing where the nook is not measured, where nothing goes. */
 function frontAt({ clears }: Scene, figures: GroupFigures, n: number): FrontTaken {
 	const clear = clears[n];
@@ -110,7 +110,7 @@ function partsOfGroup(
 	scene: Scene,
 	figures: GroupFigures,
 	capacities: PartsInput['capacities'],
-	{ isTight, atLeast, inForce }: Parting
+	{ isTight, wished, inForce }: Parting
 ): PartDraft[] {
 	const { home, clears, places, walking, nookIndex } = scene;
 	const group = home.groups[figures.groupId]!;
@@ -147,7 +147,7 @@ function partsOfGroup(
 		nookToNookMm: walking.nookToNookMm,
 		staysWhole: isKit(group),
 		isTight,
-		atLeast: atLeast.get(group.id) ?? 1
+		wished: wished.get(group.id) ?? null
 	};
 	const pinned = pinnedNooks(home, figures.groupId, nookIndex);
 	const rows = inForce?.get(group.id);
@@ -163,12 +163,12 @@ function partsOfGroup(
 interface Parting {
 	/** Places are short. */
 	readonly isTight: boolean;
-	/** Into how many parts groups go at least, where that is more than they would go into. */
-	readonly atLeast: ReadonlyMap<string, number>;
+	/** Into how many parts some groups go, instead of as many as cost least. */
+	readonly wished: ReadonlyMap<string, number>;
 	/** The plan that is lived by, for what is shown of it; null: parted anew. */
 	readonly inForce: ReadonlyMap<string, readonly Assignment[]> | null;
 }
-const ANEW: Parting = { isTight: false, atLeast: new Map(), inForce: null };
+const ANEW: Parting = { isTight: false, wished: new Map(), inForce: null };
 
 /**
  * A home as its plan in force parts it, for all that is shown of that plan; without one, as groups go into places by
@@ -180,8 +180,19 @@ export const zoneModelOf = cacheByKey(
 	(home) => modelOf(sceneOf(home), { ...ANEW, inForce: rowsInForce(home) })
 );
 
-/** Parts that stand in one nook without a crowd: a large one holds more. */
-const CROWD = { from: 3, price: 12, roomy: 5, roomyMl: 120_000 };
+/**
+ * Parts that stand in one nook without a crowd: a large one holds more. Each part more costs the price. A part of which the
+ * rows take much of the front by themselves counts for as many as that share of it would hold: of two that each fill more
+ * than half of a shelf, one stands behind the other. Counted in hundredths of a part.
+ */
+const CROWD = { unit: 100, from: 3, price: 12, roomy: 5, roomyMl: 120_000 };
+
+/** What rows so wide add to the crowd of a place that takes so much without one, in hundredths of a part. */
+export const crowdingOf = (
+	sideMm: number,
+	{ widthMm }: Pick<Clear, 'widthMm'>,
+	crowdFrom: number
+): number => Math.round(Math.min(crowdFrom, Math.max(CROWD.unit, (sideMm * crowdFrom) / widthMm)));
 
 /** Moves of the quick look whether everything finds a place. */
 const LOOK = { seed: 1, moves: 4000, restarts: 1 };
@@ -202,10 +213,10 @@ export function buildZoneModel(home: Home): ZoneModel {
 	const left = leftOut(roomy);
 	const tight = left ? modelOf(free, { ...ANEW, isTight: true }) : null;
 	const isTight = tight !== null && leftOut(tight) < left;
-	const { model, counts } = partAgain(isTight ? tight : roomy, (atLeast) =>
-		modelOf(free, { ...ANEW, isTight, atLeast })
+	const { model, counts } = partAgain(isTight ? tight : roomy, (wished) =>
+		modelOf(free, { ...ANEW, isTight, wished })
 	);
-	return free === scene ? model : modelOf(scene, { ...ANEW, isTight, atLeast: counts });
+	return free === scene ? model : modelOf(scene, { ...ANEW, isTight, wished: counts });
 }
 
 function modelOf(scene: Scene, parting: Parting): ZoneModel {
@@ -217,8 +228,8 @@ function modelOf(scene: Scene, parting: Parting): ZoneModel {
 	const current: number[] = [];
 	for (const figures of allGroupFigures(home)) {
 		if (figures.pieces === 0) continue;
-		const least = parting.atLeast.get(figures.groupId) ?? 1;
-		const key = `${figures.groupId}:${parting.isTight}:${least}:${!!parting.inForce}`;
+		const wished = parting.wished.get(figures.groupId);
+		const key = `${figures.groupId}:${parting.isTight}:${wished}:${!!parting.inForce}`;
 		const drafts = once(scene.drafts, key, () => partsOfGroup(scene, figures, capacities, parting));
 		const litres = drafts.reduce((sum, part) => sum + part.figures.volumeMl * part.share, 0);
 		for (const { row, ...part } of drafts) {
@@ -281,10 +292,14 @@ function problemOf(
 	cells: readonly Cell[],
 	capacities: PartsInput['capacities']
 ): AssignmentProblem {
-	const { home, places, spaces, walking } = scene;
+	const { home, places, spaces, clears, walking } = scene;
 	const N = places.length;
 	const cabinets = [...new Set(places.map(({ cabinet }) => cabinet.id))];
 	const rules = parts.map(({ figures }) => kindsAndConflicts(figures));
+	const crowdFrom = Uint16Array.from(
+		spaces,
+		(space) => CROWD.unit * (space.ok && space.usableMl >= CROWD.roomyMl ? CROWD.roomy : CROWD.from)
+	);
 	const apart = parts.map(({ figures }) => cabinetConflicts(figures));
 	return {
 		G: parts.length,
@@ -318,10 +333,15 @@ function problemOf(
 			F: FAMILY_COUNT,
 			family: Uint8Array.from(parts, ({ figures }) => familyIndex(figures)),
 			price: MEETING_PRICES.map((price) => price * home.settings.effort.softWeight),
-			crowdFrom: Uint8Array.from(spaces, (space) =>
-				space.ok && space.usableMl >= CROWD.roomyMl ? CROWD.roomy : CROWD.from
-			),
-			crowdPrice: CROWD.price * home.settings.effort.softWeight
+			crowding: Uint16Array.from(cells, ({ hard }, i) => {
+				const [g, n] = [Math.floor(i / N), i % N];
+				const { figures, share } = parts[g]!;
+				const clear = clears[n];
+				if (hard || !clear) return CROWD.unit;
+				return crowdingOf(frontAt(scene, figures, n).sideMm * share, clear, crowdFrom[n]!);
+			}),
+			crowdFrom,
+			crowdPrice: (CROWD.price / CROWD.unit) * home.settings.effort.softWeight
 		}
 	};
 }

@@ -10,8 +10,10 @@ const known = new WeakMap<GroupFigures, WeakMap<Clear, FrontTaken>>();
  * @example frontOf(figuresOf(eightTins), shelf300Deep).frontMm // 75: four piles of two
  */
 export function frontOf(figures: GroupFigures, clear: Clear): FrontTaken {
-	if (figures.overridden.has('runMm'))
-		return { frontMm: (figures.runMm * ROW_DEPTH_MM) / clear.depthMm, deepMm: 0 };
+	if (figures.overridden.has('runMm')) {
+		const frontMm = (figures.runMm * ROW_DEPTH_MM) / clear.depthMm;
+		return { frontMm, deepMm: 0, sideMm: frontMm };
+	}
 	let own = known.get(figures);
 	if (!own) known.set(figures, (own = new WeakMap()));
 	let front = own.get(clear);

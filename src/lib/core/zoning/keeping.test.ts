@@ -34,14 +34,11 @@ describe('what keeping a thing costs', () => {
 				without.parts.length === model.parts.length &&
 				after.assignment.every((at, g) => at === layout.assignment[g]);
 			if (!isSame) continue;
-			const moved = without.parts.findIndex(
-				({ figures }, g) =>
-					figures.groupId === groupId &&
-					after.assignment[g] !== n &&
-					after.assignment[g]! >= 0 &&
-					after.fits(g, n) &&
-					Math.abs(after.costAt(g, after.assignment[g]!) - after.costAt(g, n) - savedM) < 1
-			);
+			const moved = without.parts.findIndex(({ figures }, g) => {
+				const at = after.assignment[g]!;
+				if (figures.groupId !== groupId || at === n || at < 0 || !after.fits(g, n)) return false;
+				return Math.abs(after.costAt(g, at) - after.costAt(g, n) - savedM) < 1;
+			});
 			expect([thingId, moved >= 0]).toEqual([thingId, true]);
 			seen++;
 		}

@@ -1,6 +1,6 @@
 import { frontTaken, goodsOf } from '../standing';
 import { CAPACITY_TOLERANCE, type Layout } from '../solvers/assignment';
-import type { ZoneModel } from './build';
+import { crowdingOf, type ZoneModel } from './build';
 
 /** What it costs a week that a thing stands where it does: another group would stand there. */
 export interface KeepingCost {
@@ -22,7 +22,7 @@ const LEAST_M = 3;
  */
 export function keepingCosts(model: ZoneModel, layout: Layout): ReadonlyMap<string, KeepingCost> {
 	const { problem, parts, places, clears } = model;
-	const { G, N, K, cost, demand } = problem;
+	const { G, N, K, cost, demand, mixing } = problem;
 	const found = new Map<string, KeepingCost>();
 	/** What each part that wants room in a nook would save there, the most first. */
 	const waiting = Array.from({ length: N }, (_, n) =>
@@ -33,8 +33,6 @@ export function keepingCosts(model: ZoneModel, layout: Layout): ReadonlyMap<stri
 				return isOpen && !layout.fits(g, n) && layout.agrees(g, n);
 			})
 			.map((g) => ({ g, savedM: layout.costAt(g, layout.assignment[g]!) - layout.costAt(g, n) }))
-			.filter(({ savedM }) => savedM >= LEAST_M)
-			.sort((a, b) => b.savedM - a.savedM)
 	);
 	parts.forEach(({ figures, share }, own) => {
 		const n = layout.assignment[own]!;
@@ -54,12 +52,19 @@ export function keepingCosts(model: ZoneModel, layout: Layout): ReadonlyMap<stri
 				taken.deepMm - left.deepMm,
 				good.massG
 			].map((each) => each * share);
-			const first = waiting[n]!.find(({ g }) =>
-				freed.every(
+			const less = mixing
+				? mixing.crowding[own * N + n]! -
+					crowdingOf(left.sideMm * share, clear, mixing.crowdFrom[n]!)
+				: 0;
+			let first: { g: number; savedM: number } | null = null;
+			for (const { g, savedM } of waiting[n]!) {
+				const goes = freed.every(
 					(more, k) =>
 						demand[(g * N + n) * K + k]! <= layout.free[n * K + k]! + more + CAPACITY_TOLERANCE
-				)
-			);
+				);
+				const saved = goes ? savedM + layout.reliefAt(g, n, less) : 0;
+				if (saved >= LEAST_M && saved > (first?.savedM ?? 0)) first = { g, savedM: saved };
+			}
 			const thingId = good.thing.id;
 			if (!first || first.savedM <= (found.get(thingId)?.savedM ?? 0)) continue;
 			found.set(thingId, {

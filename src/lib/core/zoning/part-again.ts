@@ -11,12 +11,14 @@ interface Parted {
 const FIRST = { seed: 1, moves: 60_000, restarts: 2 };
 const LOOK = { seed: 1, moves: 20_000, restarts: 1 };
 /** A group whose places cost so much more than the best ones for it might do better in more of them, m a week. */
-const REGRET = 40;
-/** What parting it has to bring, beyond what it costs to look in one place more, m a week. */
+const REGRET = 20;
+/** What parting it otherwise has to bring, with what it costs to look in more places, m a week. */
 const GAIN = 30;
-/** Most groups that are tried, and most parts × nooks that are written anew by it: a large house waits no longer for it. */
-const TRIES = 24;
-const MOST_CELLS = 90_000;
+/** Most looks, and most parts × nooks that are written anew by them: a large house waits no longer for it. */
+const TRIES = 60;
+const MOST_CELLS = 200_000;
+/** How the parts of a group that is tried change, in turn. */
+const STEPS = [1, 2, -1];
 
 interface Look {
 	readonly assignment: Int32Array;
@@ -25,11 +27,17 @@ interface Look {
 	/** Effort of a quick plan, with what it costs to look for groups in several places. */
 	readonly effort: number;
 	/**
-	 * Groups that may do better in more places: by what each would save in the best places for its parts, were nothing else
-	 * there; where something has no place, then those that stand where it could, the largest first.
+	 * Groups that may do better in other places: by what each would save in the best places for its parts, were nothing else
+	 * there; then those that stand where one of these or something without a place could, by what they stand in the way of.
 	 */
 	readonly candidates: readonly string[];
 }
+
+/** The groups of some figures, the largest first. */
+const byMost = (of: ReadonlyMap<string, number>): string[] =>
+	[...of].sort(([a, x], [b, y]) => y - x || (a < b ? -1 : 1)).map(([groupId]) => groupId);
+const add = (to: Map<string, number>, key: string, more: number) =>
+	to.set(key, (to.get(key) ?? 0) + more);
 
 /** Groups that stand where something without a place could, by the litres they take there, most first. */
 function inTheWay({ problem, parts }: Parted, assignment: Int32Array): string[] {
@@ -41,38 +49,57 @@ function inTheWay({ problem, parts }: Parted, assignment: Int32Array): string[] 
 	});
 	const litres = new Map<string, number>();
 	parts.forEach(({ figures: { groupId, volumeMl }, share }, g) => {
-		if (wanted.has(assignment[g]!))
-			litres.set(groupId, (litres.get(groupId) ?? 0) + volumeMl * share);
+		if (wanted.has(assignment[g]!)) add(litres, groupId, volumeMl * share);
 	});
-	return [...litres]
-		.sort(([a, x], [b, y]) => y - x || (a < b ? -1 : 1))
-		.map(([groupId]) => groupId);
+	return byMost(litres);
+}
+
+/** Groups that stand where a part would cost less by more than `REGRET`, by what that comes to over all such parts. */
+function envied({ problem, parts }: Parted, assignment: Int32Array): string[] {
+	const { N } = problem;
+	const wanted = new Float64Array(N);
+	parts.forEach((_, g) => {
+		const n = assignment[g]!;
+		if (n < 0) return;
+		for (let m = 0; m < N; m++) {
+			const saved = problem.cost[g * N + n]! - problem.cost[g * N + m]!;
+			if (saved > REGRET) wanted[m]! += saved;
+		}
+	});
+	const found = new Map<string, number>();
+	parts.forEach(({ figures: { groupId } }, g) => {
+		const n = assignment[g]!;
+		if (n >= 0 && wanted[n]! > 0) add(found, groupId, wanted[n]!);
+	});
+	return byMost(found);
 }
 
 function lookAt({ problem, parts }: Parted, start?: Int32Array): Look {
 	const { N } = problem;
 	const { assignment, objective } = searchAssignment(problem, start ? { ...LOOK, start } : FIRST);
 	const regrets = new Map<string, number>();
-	const own = new Map<string, number[]>();
+	const own = new Map<string, number>();
+	let effort = objective;
 	parts.forEach(({ figures }, g) => {
 		const row = problem.cost.subarray(g * N, (g + 1) * N);
 		const n = assignment[g]!;
 		const cost = n < 0 ? problem.overflow[g]! : row[n]!;
-		const regret = cost - row.reduce((least, each) => Math.min(least, each), Infinity);
-		regrets.set(figures.groupId, (regrets.get(figures.groupId) ?? 0) + regret);
-		own.set(figures.groupId, [...(own.get(figures.groupId) ?? []), g]);
+		add(
+			regrets,
+			figures.groupId,
+			cost - row.reduce((least, each) => Math.min(least, each), Infinity)
+		);
+		add(own, figures.groupId, 1);
 	});
-	let effort = objective;
-	for (const of of own.values()) effort += splitEffort(parts[of[0]!]!.figures, of.length);
-	const ill = [...regrets]
-		.filter(([, regret]) => regret > REGRET)
-		.sort(([a, x], [b, y]) => y - x || (a < b ? -1 : 1))
-		.map(([groupId]) => groupId);
+	for (const [groupId, count] of own)
+		effort += splitEffort(parts.find(({ figures }) => figures.groupId === groupId)!.figures, count);
+	const ill = byMost(new Map([...regrets].filter(([, regret]) => regret > REGRET)));
+	const model = { problem, parts };
 	return {
 		effort,
 		assignment,
 		isShort: assignment.some((n) => n < 0),
-		candidates: [...new Set([...ill, ...inTheWay({ problem, parts }, assignment)])]
+		candidates: [...new Set([...ill, ...inTheWay(model, assignment), ...envied(model, assignment)])]
 	};
 }
 
@@ -91,43 +118,60 @@ function carried(from: Parted, assignment: Int32Array, to: Parted): Int32Array {
 }
 
 /**
- * Parts groups that stand badly as they are into one part more, as long as a quick plan gains by it more than it costs
- * to look in one place more: dishes that go whole only onto a far shelf stand well in two drawers. Deterministic.
- * @param modelOf Builds the model again with at least so many parts of some groups.
+ * Parts groups that stand badly as they are, and those that stand in their way, into one part more, two more or one fewer,
+ * as long as a quick plan gains by it more than it costs to look in more places: dishes that go whole only onto a far shelf
+ * stand well in two drawers. Deterministic.
+ * @param modelOf Builds the model again with so many parts of some groups.
  */
 export function partAgain<Model extends Parted>(
 	start: Model,
-	modelOf: (atLeast: ReadonlyMap<string, number>) => Model
+	modelOf: (counts: ReadonlyMap<string, number>) => Model
 ): { model: Model; counts: ReadonlyMap<string, number> } {
 	let model = start;
 	let counts: ReadonlyMap<string, number> = new Map();
 	const { G, N } = start.problem;
-	const tries = G ? Math.min(TRIES, Math.floor(MOST_CELLS / (G * N))) : 0;
+	let tries = G ? Math.min(TRIES, Math.floor(MOST_CELLS / (G * N))) : 0;
 	if (tries < 2) return { model, counts };
 	// Looks on from its first plan, as every trial does: else a trial would be praised for the search alone.
 	let look = lookAt(model, lookAt(model).assignment);
+	/** Groups by the step that was tried. */
 	const tried = new Set<string>();
 	/** Parts a group into so many, and stays with it when that brings more than `gain`. */
 	const attempt = (groupId: string, count: number, gain: number): boolean => {
 		const changed = new Map(counts).set(groupId, count);
 		const other = modelOf(changed);
+		tries--;
 		const there = lookAt(other, carried(model, look.assignment, other));
 		if (there.effort >= look.effort - gain) return false;
 		[model, counts, look] = [other, changed, there];
 		return true;
 	};
-	for (let i = 0; i < tries; i++) {
-		const groupId = look.candidates.find((each) => !tried.has(each));
-		if (groupId === undefined) break;
-		tried.add(groupId);
-		const own = model.parts.filter(({ figures }) => figures.groupId === groupId);
+	const partsOf = (groupId: string) =>
+		model.parts.filter(({ figures }) => figures.groupId === groupId);
+	const stepOf = (groupId: string, step: number): number | null => {
+		const own = partsOf(groupId);
 		const pieces = own.reduce((sum, { figures, share }) => sum + figures.pieces * share, 0);
-		if (own.length >= mostParts({ pieces })) continue;
-		// What was of no use before may be now.
+		const count = own.length + step;
+		return count >= 1 && count <= mostParts({ pieces }) && !tried.has(`${groupId}:${step}`)
+			? count
+			: null;
+	};
+	while (tries > 0) {
+		const next = STEPS.flatMap((step) =>
+			look.candidates.map((groupId) => ({ groupId, step }))
+		).find(({ groupId, step }) => stepOf(groupId, step) !== null);
+		if (!next) break;
+		const { groupId, step } = next;
+		const count = stepOf(groupId, step)!;
+		tried.add(`${groupId}:${step}`);
 		// Where something has no place, what makes room only together with others is worth it as soon as it costs nothing.
-		if (attempt(groupId, own.length + 1, look.isShort ? 0 : GAIN)) tried.clear();
+		// What was of no use before may be now.
+		if (attempt(groupId, count, look.isShort ? 0 : GAIN)) tried.clear();
 	}
 	// What was parted early may be of no use any more.
-	for (const [groupId, count] of [...counts]) attempt(groupId, count - 1, 0);
+	for (const groupId of [...counts.keys()]) {
+		const count = partsOf(groupId).length - 1;
+		if (count > 0) attempt(groupId, count, 0);
+	}
 	return { model, counts };
 }

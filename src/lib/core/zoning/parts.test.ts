@@ -19,7 +19,7 @@ const parts = (
 	pieces: number,
 	nooks: readonly (readonly [number, number])[],
 	isTight = false,
-	atLeast = 1
+	wished: number | null = null
 ) =>
 	partsFor({
 		figures: { volumeMl: ml, runMm: 0, massG: 0, pieces, tripsPerWeek: 0 } as never,
@@ -28,7 +28,7 @@ const parts = (
 		rowOf: () =>
 			rowOf(nooks.map(([effort]) => (effort === Infinity ? cell(0, 'over-load') : cell(effort)))),
 		goesIn: () => true,
-		frontAt: () => ({ frontMm: 0, deepMm: 0 }),
+		frontAt: () => ({ frontMm: 0, deepMm: 0, sideMm: 0 }),
 		capacities: nooks.map(([, room]) => [room, 1e6, 1e6, 1e6]),
 		nookToNookMm: Float64Array.from(
 			{ length: nooks.length ** 2 },
@@ -36,7 +36,7 @@ const parts = (
 		),
 		staysWhole: false,
 		isTight,
-		atLeast
+		wished
 	}).length;
 
 describe('into how many parts a group goes', () => {
@@ -82,13 +82,15 @@ describe('into how many parts a group goes', () => {
 		] as const;
 		expect([9, 2, 1].map((pieces) => parts(60, pieces, nooks))).toEqual([3, 2, 1]);
 	});
-	it('is so many at least as is asked for, as long as it has pieces', () => {
+	it('is so many as is asked for, more or fewer than cost least, as long as it has pieces', () => {
 		const nooks = [
 			[10, 40],
 			[12, 20],
 			[11, 20]
 		] as const;
-		expect([1, 2, 3].map((least) => parts(30, 9, nooks, false, least))).toEqual([1, 2, 3]);
+		expect([1, 2, 3].map((count) => parts(30, 9, nooks, false, count))).toEqual([1, 2, 3]);
+		expect(parts(60, 9, nooks)).toBe(3);
+		expect(parts(60, 9, nooks, false, 1)).toBe(1);
 		expect(parts(30, 2, nooks, false, 4)).toBe(2);
 		expect(parts(30, 1, nooks, false, 4)).toBe(1);
 	});

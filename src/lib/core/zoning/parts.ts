@@ -49,8 +49,8 @@ export interface PartsInput {
 	readonly staysWhole: boolean;
 	/** Places are short here: what hangs on few of them is parted rather. */
 	readonly isTight: boolean;
-	/** So many parts at least, where it has so many pieces. */
-	readonly atLeast: number;
+	/** So many parts, where it has so many pieces; null: as many as cost least. */
+	readonly wished: number | null;
 }
 
 /** The nooks that may take a part, were nothing else there. */
@@ -197,13 +197,18 @@ export function partsFor(input: PartsInput): PartDraft[] {
 	const floor = cheapestIfItWent(input, whole.row);
 	const scarce = input.isTight ? SCARCE_EFFORT / (open.length || 1) : 0;
 	const isNear = alone - scarce <= floor + SPLIT_EFFORT * (input.isTight ? TIGHT_SHARE : 1);
-	const least = Math.min(input.staysWhole && open.length ? 1 : input.atLeast, mostParts(figures));
+	const isWhole = input.staysWhole && open.length > 0;
+	const wished = input.wished && Math.min(input.wished, mostParts(figures));
 	const isWell = isNear && (!input.isTight || open.length >= PLENTY);
-	if (least === 1 && (isWell || (input.staysWhole && open.length))) return [whole];
-	const all = least === 1 ? [[whole]] : [];
-	const efforts = least === 1 ? [alone] : [];
-	for (let count = Math.max(1, least - 1); count <= mostParts(figures); count++) {
-		const ways = waysOf(input, whole, count).filter((parts) => parts.length >= least);
+	if (isWhole || wished === 1 || (wished === null && isWell)) return [whole];
+	const all = wished === null ? [[whole]] : [];
+	const efforts = wished === null ? [alone] : [];
+	// What is too large goes by itself, so that one part fewer of the rest may be as many.
+	const [from, to] = wished === null ? [1, mostParts(figures)] : [wished - 1, wished];
+	for (let count = from; count <= to; count++) {
+		const ways = waysOf(input, whole, count).filter(
+			(parts) => wished === null || parts.length === wished
+		);
 		all.push(...ways);
 		efforts.push(...ways.map((parts) => effortOf(parts, input)));
 	}

@@ -143,7 +143,7 @@ const RULES: readonly SoftRule[] = [
 	],
 	[
 		'daily-high',
-		45,
+		60,
 		({ figures, place }) =>
 			figures.usesPerWeek >= DAILY &&
 			(baseAboveFloorMm(place) > reachHeights(1680).eye || place.nook.kind === 'top')

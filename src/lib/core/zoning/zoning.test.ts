@@ -243,9 +243,9 @@ describe('explaining', () => {
 		const then = layoutOf(whole, joined.assignments);
 		const reason = explainParts(whole, then, partsAt(whole, then, groupId, second.nookId))!;
 		expect(reason.share).toBeCloseTo(share + second.share, 6);
-		const { walk, reach, soft, habit, partners } = reason.parts;
+		const { walk, reach, soft, habit, partners, mixing } = reason.parts;
 		const wishes = soft.reduce((sum, { effort }) => sum + effort, 0);
-		expect(walk + reach + wishes + habit + partners).toBeCloseTo(reason.cost, 6);
+		expect(walk + reach + wishes + habit + partners + mixing).toBeCloseTo(reason.cost, 6);
 	});
 	it('prices what can be done while a rule is broken by hand, of that group and of others', () => {
 		const peas = groupNamed(home, 'Frozen vegetables');

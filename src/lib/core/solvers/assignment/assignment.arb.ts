@@ -68,7 +68,8 @@ export const problemArb = (
 						F: 3,
 						family: Uint8Array.from(family),
 						price: Float64Array.from([0, mix[0], mix[1], mix[0], 0, mix[2], mix[1], mix[2], 0]),
-						crowdFrom: new Uint8Array(N).fill(2),
+						crowding: Uint16Array.from({ length: G * N }, (_, i) => 1 + (i % 2)),
+						crowdFrom: new Uint16Array(N).fill(3),
 						crowdPrice: mix[3]
 					}
 				}))

@@ -139,20 +139,23 @@ export class AssignmentProgram {
 	): void {
 		const { mixing } = this.problem;
 		if (!mixing) return;
-		const { F, family, price, crowdFrom, crowdPrice } = mixing;
+		const { F, family, price, crowding, crowdFrom, crowdPrice } = mixing;
 		const derive = (cost: number, of: (plan: Assignment) => number) => {
 			const at = column(cost, false);
 			this.derived.push({ column: at, of });
 			return at;
 		};
-		const count = (plan: Assignment) => plan.reduce((sum, m) => sum + Number(m === n), 0);
+		const { N } = this.problem;
+		const adds = (g: number) => crowding[g * N + n]!;
+		const crowd = (plan: Assignment) =>
+			plan.reduce((sum, m, g) => sum + (m === n ? adds(g) : 0), 0);
 		// Columns end at 1: the crowd is counted in shares of the most that it can be.
-		const most = here.length - crowdFrom[n]!;
+		const most = here.reduce((sum, g) => sum + adds(g), 0) - crowdFrom[n]!;
 		if (crowdPrice > 0 && most > 0) {
-			const over = (plan: Assignment) => Math.max(0, count(plan) - crowdFrom[n]!) / most;
+			const over = (plan: Assignment) => Math.max(0, crowd(plan) - crowdFrom[n]!) / most;
 			rows.add(-Infinity, crowdFrom[n]!, [
 				[derive(crowdPrice * most, over), -most],
-				...here.map((g) => [this.columnOf(g, n), 1] as const)
+				...here.map((g) => [this.columnOf(g, n), adds(g)] as const)
 			]);
 		}
 		const families = [...new Set(here.map((g) => family[g]!))].sort((a, b) => a - b);

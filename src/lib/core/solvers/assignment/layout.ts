@@ -1,4 +1,4 @@
-import { CAPACITY_TOLERANCE, type Assignment, type AssignmentProblem } from './problem';
+import { CAPACITY_TOLERANCE, crowdCost, type Assignment, type AssignmentProblem } from './problem';
 
 const KIND_BITS = 8;
 
@@ -20,6 +20,8 @@ export class Layout {
 	private readonly kindCount: Int16Array;
 	/** Zones × bits: as `kindCount`, for what may not stand in one zone. */
 	private readonly zoneCount: Int16Array;
+	/** N: what the parts in each nook make of a crowd. */
+	private readonly crowd: Int32Array;
 	/** N × F: parts of each family in each nook. */
 	private readonly familyCount: Int16Array;
 	/** Partners of part g stand from `from[g]` up to `from[g + 1]` in the three rows below. */
@@ -37,6 +39,7 @@ export class Layout {
 		this.seat = new Int32Array(G);
 		this.kindCount = new Int16Array(N * KIND_BITS);
 		this.zoneCount = new Int16Array(problem.apart ? N * KIND_BITS : 0);
+		this.crowd = new Int32Array(N);
 		this.familyCount = new Int16Array(N * (problem.mixing?.F ?? 0));
 		const lists = Array.from({ length: G }, () => [] as number[]);
 		pairs.forEach((pair, p) => {
@@ -64,10 +67,22 @@ export class Layout {
 	mixingAt(g: number, n: number): number {
 		const { mixing } = this.problem;
 		if (n < 0 || !mixing) return 0;
-		const { F, family, price, crowdFrom, crowdPrice } = mixing;
-		const own = this.assignment[g] === n ? 1 : 0;
-		const crowd = this.held[n]! - own >= crowdFrom[n]! ? crowdPrice : 0;
-		return crowd + this.meetingAt(F, price, n, family[g]!, own);
+		const { F, family, price, crowding } = mixing;
+		const isIn = this.assignment[g] === n;
+		const adds = crowding[g * this.problem.N + n]!;
+		const others = this.crowd[n]! - (isIn ? adds : 0);
+		const crowd = crowdCost(mixing, n, others + adds) - crowdCost(mixing, n, others);
+		return crowd + this.meetingAt(F, price, n, family[g]!, isIn ? 1 : 0);
+	}
+
+	/** What part `g` would cost less in nook `n`, where it does not stand, were so much less of a crowd there. */
+	reliefAt(g: number, n: number, less: number): number {
+		const { mixing, N } = this.problem;
+		if (!mixing) return 0;
+		const adds = mixing.crowding[g * N + n]!;
+		const more = (crowd: number) =>
+			crowdCost(mixing, n, crowd + adds) - crowdCost(mixing, n, crowd);
+		return more(this.crowd[n]!) - more(this.crowd[n]! - less);
 	}
 
 	/** What a family costs in a nook among the others there; nothing when more than `own` of it stand there. */
@@ -81,19 +96,23 @@ export class Layout {
 		return sum;
 	}
 
-	/** What families that meet cost more in nook `n` when part `into` takes the place of part `out`. */
+	/** What families that meet, and a crowd, cost more in nook `n` when part `into` takes the place of part `out`. */
 	private tradeMixing(n: number, out: number, into: number): number {
 		const { mixing } = this.problem;
 		if (n < 0 || !mixing) return 0;
-		const { F, family, price } = mixing;
+		const { F, family, price, crowding } = mixing;
+		const { N } = this.problem;
+		const crowd = this.crowd[n]!;
+		const later = crowd - crowding[out * N + n]! + crowding[into * N + n]!;
+		const crowded = crowdCost(mixing, n, later) - crowdCost(mixing, n, crowd);
 		const [from, to] = [family[out]!, family[into]!];
-		if (from === to) return 0;
+		if (from === to) return crowded;
 		const less = this.meetingAt(F, price, n, from, 1);
 		const isLast = this.familyCount[n * F + from] === 1;
 		const more = this.meetingAt(F, price, n, to, 0);
 		// The new one does not meet the family that goes.
 		const gone = isLast && !this.familyCount[n * F + to] ? price[from * F + to]! : 0;
-		return more - gone - less;
+		return crowded + more - gone - less;
 	}
 
 	/** Effort of part `g` in nook `n` with its partners where they are, whatever else stands there. */
@@ -245,7 +264,10 @@ export class Layout {
 		if (apart)
 			for (let bit = 0, left = apart.kinds[g]!; left; bit++, left >>= 1)
 				if (left & 1) this.zoneCount[apart.zone[n]! * KIND_BITS + bit]! -= sign;
-		if (mixing) this.familyCount[n * mixing.F + mixing.family[g]!]! -= sign;
+		if (mixing) {
+			this.familyCount[n * mixing.F + mixing.family[g]!]! -= sign;
+			this.crowd[n]! -= sign * mixing.crowding[g * N + n]!;
+		}
 		if (sign < 0) {
 			this.seat[g] = this.held[n]!;
 			this.members[n * G + this.held[n]!++] = g;

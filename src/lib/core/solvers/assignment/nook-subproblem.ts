@@ -1,5 +1,5 @@
 import type { Knapsacks } from './knapsack';
-import { CAPACITY_TOLERANCE, type AssignmentProblem } from './problem';
+import { CAPACITY_TOLERANCE, crowdCost, type AssignmentProblem } from './problem';
 import { itemsFor, type Items, type Subproblem } from './subproblem';
 
 /** Looks at so many choices for one answer at most; what is left unseen then counts at its bound. */
@@ -21,7 +21,7 @@ export class NookSubproblem implements Subproblem {
 	/** N × K, N × F, N, N, N: what the parts that are fixed leave of each nook, and what they are. */
 	private readonly free: Float64Array;
 	private readonly families: Uint8Array;
-	private readonly held: Int32Array;
+	private readonly crowds: Int32Array;
 	private readonly present: Uint8Array;
 	private readonly refused: Uint8Array;
 	/** Row i: the most that the items from i on pay in so much room. */
@@ -30,11 +30,11 @@ export class NookSubproblem implements Subproblem {
 	private own: Int32Array = new Int32Array(0);
 	private width = 1;
 	private nook = 0;
-	/** Of the walk: room left of each capacity, the families inside (a stack), the number of parts, the choice. */
+	/** Of the walk: room left of each capacity, the families inside (a stack), what they make of a crowd, the choice. */
 	private readonly left: Float64Array;
 	private readonly stack: Uint8Array;
 	private depth = 0;
-	private inside = 0;
+	private crowd = 0;
 	private readonly trial: Uint8Array;
 	/** The best choice seen, the most that the unseen could pay, the item that is not to be had. */
 	private best = 0;
@@ -51,7 +51,7 @@ export class NookSubproblem implements Subproblem {
 		const F = mixing?.F ?? 0;
 		this.free = capacity.slice();
 		this.families = new Uint8Array(N * F);
-		this.held = new Int32Array(N);
+		this.crowds = new Int32Array(N);
 		this.present = new Uint8Array(N);
 		this.refused = new Uint8Array(N);
 		this.trial = new Uint8Array(G);
@@ -62,13 +62,13 @@ export class NookSubproblem implements Subproblem {
 	begin(fixed: Int32Array): void {
 		const { G, N, K, capacity, demand, kinds, conflicts, mixing } = this.problem;
 		this.free.set(capacity);
-		for (const none of [this.families, this.held, this.present, this.refused]) none.fill(0);
+		for (const none of [this.families, this.crowds, this.present, this.refused]) none.fill(0);
 		for (let g = 0; g < G; g++) {
 			const n = fixed[g]!;
 			if (n < 0 || n >= N) continue;
 			for (let k = 0; k < K; k++) this.free[n * K + k]! -= demand[(g * N + n) * K + k]!;
 			if (mixing) this.families[n * mixing.F + mixing.family[g]!] = 1;
-			this.held[n]!++;
+			if (mixing) this.crowds[n]! += mixing.crowding[g * N + n]!;
 			this.present[n]! |= kinds[g]!;
 			this.refused[n]! |= conflicts[g]!;
 		}
@@ -80,7 +80,7 @@ export class NookSubproblem implements Subproblem {
 		this.own = this.knapsacks.weights[nook]!;
 		sortByPay(items);
 		for (let k = 0; k < K; k++) this.left[k] = this.free[nook * K + k]! + CAPACITY_TOLERANCE;
-		this.inside = this.held[nook]!;
+		this.crowd = this.crowds[nook]!;
 		this.depth = 0;
 		if (mixing)
 			for (let f = 0; f < mixing.F; f++)
@@ -127,13 +127,15 @@ export class NookSubproblem implements Subproblem {
 		const paid = profit - this.mixing(g);
 		const depth = this.depth;
 		for (let k = 0; k < K; k++) left[k]! -= demand[from + k]!;
-		this.inside++;
-		if (mixing) this.push(mixing.family[g]!);
+		if (mixing) {
+			this.crowd += mixing.crowding[g * N + nook]!;
+			this.push(mixing.family[g]!);
+		}
 		this.skip = at;
 		const most = this.walkFrom(paid, room, floor, present | kinds[g]!, refused | conflicts[g]!);
 		this.skip = -1;
 		for (let k = 0; k < K; k++) left[k]! += demand[from + k]!;
-		this.inside--;
+		if (mixing) this.crowd -= mixing.crowding[g * N + nook]!;
 		this.depth = depth;
 		return most;
 	}
@@ -196,13 +198,15 @@ export class NookSubproblem implements Subproblem {
 			const depth = this.depth;
 			const paid = value + pays[i]! - this.mixing(g);
 			for (let k = 0; k < K; k++) left[k]! -= demand[from + k]!;
-			this.inside++;
-			if (mixing) this.push(mixing.family[g]!);
+			if (mixing) {
+				this.crowd += mixing.crowding[g * N + this.nook]!;
+				this.push(mixing.family[g]!);
+			}
 			this.trial[i] = 1;
 			this.walk(i + 1, room - w, paid, present | kinds[g]!, refused | conflicts[g]!, stop);
 			this.trial[i] = 0;
 			for (let k = 0; k < K; k++) left[k]! += demand[from + k]!;
-			this.inside--;
+			if (mixing) this.crowd -= mixing.crowding[g * N + this.nook]!;
 			this.depth = depth;
 		}
 		this.walk(i + 1, room, value, present, refused, stop);
@@ -228,7 +232,9 @@ export class NookSubproblem implements Subproblem {
 			}
 			sum += mixing.price[own * mixing.F + other]!;
 		}
-		return this.inside >= mixing.crowdFrom[this.nook]! ? sum + mixing.crowdPrice : sum;
+		const { nook, crowd } = this;
+		const adds = mixing.crowding[g * this.problem.N + nook]!;
+		return sum + crowdCost(mixing, nook, crowd + adds) - crowdCost(mixing, nook, crowd);
 	}
 }
 

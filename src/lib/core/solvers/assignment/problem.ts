@@ -43,8 +43,10 @@ export interface Mixing {
 	readonly family: Uint8Array;
 	/** F × F, symmetric, none below 0, 0 on the diagonal: charged once for each nook in which two families meet. */
 	readonly price: Float64Array;
-	/** N: parts that a nook holds without a crowd; each one more costs `crowdPrice`. */
-	readonly crowdFrom: Uint8Array;
+	/** G × N: what a part adds to the crowd of a nook; whole numbers. */
+	readonly crowding: Uint16Array;
+	/** N: what a nook takes of that without a crowd; each unit more costs `crowdPrice`. */
+	readonly crowdFrom: Uint16Array;
 	readonly crowdPrice: number;
 }
 
@@ -91,25 +93,28 @@ export function objectiveOf(problem: AssignmentProblem, assignment: Assignment):
 	return sum + mixingOf(problem, assignment);
 }
 
+/** What a nook costs in which parts make so much of a crowd. */
+export const crowdCost = ({ crowdFrom, crowdPrice }: Mixing, n: number, crowd: number): number =>
+	crowdPrice * Math.max(0, crowd - crowdFrom[n]!);
+
 /**
  * Sums what the families that meet in one nook, and crowds, cost in an assignment; parts without a nook (−1, or N and
  * above) count nowhere. More parts never cost less. Costs O(G + N × F²).
  */
 export function mixingOf({ G, N, mixing }: AssignmentProblem, assignment: Assignment): number {
 	if (!mixing) return 0;
-	const { F, family, price, crowdFrom, crowdPrice } = mixing;
+	const { F, family, price, crowding } = mixing;
 	const isHere = new Uint8Array(N * F);
-	const held = new Int32Array(N);
+	const crowd = new Int32Array(N);
 	for (let g = 0; g < G; g++) {
 		const n = assignment[g]!;
 		if (n < 0 || n >= N) continue;
 		isHere[n * F + family[g]!] = 1;
-		held[n]!++;
+		crowd[n]! += crowding[g * N + n]!;
 	}
 	let sum = 0;
 	for (let n = 0; n < N; n++) {
-		if (held[n]! < 2) continue;
-		sum += crowdPrice * Math.max(0, held[n]! - crowdFrom[n]!);
+		sum += crowdCost(mixing, n, crowd[n]!);
 		for (let one = 0; one < F; one++) {
 			if (!isHere[n * F + one]) continue;
 			for (let two = one + 1; two < F; two++) if (isHere[n * F + two]) sum += price[one * F + two]!;
