@@ -196,6 +196,8 @@ export const crowdingOf = (
 
 /** Moves of the quick look whether everything finds a place. */
 const LOOK = { seed: 1, moves: 4000, restarts: 1 };
+/** A home of so few parts × nooks is parted from two beginnings: few parts, and many of which some are joined again. */
+const SMALL_CELLS = 4000;
 const leftOut = ({ problem }: ZoneModel): number =>
 	problem.G
 		? searchAssignment(problem, LOOK).assignment.reduce((sum, n) => sum + Number(n < 0), 0)
@@ -213,10 +215,18 @@ export function buildZoneModel(home: Home): ZoneModel {
 	const left = leftOut(roomy);
 	const tight = left ? modelOf(free, { ...ANEW, isTight: true }) : null;
 	const isTight = tight !== null && leftOut(tight) < left;
-	const { model, counts } = partAgain(isTight ? tight : roomy, (wished) =>
-		modelOf(free, { ...ANEW, isTight, wished })
-	);
-	return free === scene ? model : modelOf(scene, { ...ANEW, isTight, wished: counts });
+	const partedFrom = (isTight: boolean, start: ZoneModel) => {
+		const { model, counts, effort } = partAgain(start, (wished) =>
+			modelOf(free, { ...ANEW, isTight, wished })
+		);
+		return { model, effort, parting: { ...ANEW, isTight, wished: counts } };
+	};
+	let best = partedFrom(isTight, isTight ? tight : roomy);
+	if (!isTight && roomy.problem.G * roomy.problem.N <= SMALL_CELLS) {
+		const other = partedFrom(true, tight ?? modelOf(free, { ...ANEW, isTight: true }));
+		if (other.effort < best.effort) best = other;
+	}
+	return free === scene ? best.model : modelOf(scene, best.parting);
 }
 
 function modelOf(scene: Scene, parting: Parting): ZoneModel {

@@ -122,16 +122,17 @@ function carried(from: Parted, assignment: Int32Array, to: Parted): Int32Array {
  * as long as a quick plan gains by it more than it costs to look in more places: dishes that go whole only onto a far shelf
  * stand well in two drawers. Deterministic.
  * @param modelOf Builds the model again with so many parts of some groups.
+ * @returns The model, into how many parts groups go that are parted otherwise, and the effort of a quick plan; Infinity: not looked at.
  */
 export function partAgain<Model extends Parted>(
 	start: Model,
 	modelOf: (counts: ReadonlyMap<string, number>) => Model
-): { model: Model; counts: ReadonlyMap<string, number> } {
+): { model: Model; counts: ReadonlyMap<string, number>; effort: number } {
 	let model = start;
 	let counts: ReadonlyMap<string, number> = new Map();
 	const { G, N } = start.problem;
 	let tries = G ? Math.min(TRIES, Math.floor(MOST_CELLS / (G * N))) : 0;
-	if (tries < 2) return { model, counts };
+	if (tries < 2) return { model, counts, effort: Infinity };
 	// Looks on from its first plan, as every trial does: else a trial would be praised for the search alone.
 	let look = lookAt(model, lookAt(model).assignment);
 	/** Groups by the step that was tried. */
@@ -173,5 +174,5 @@ export function partAgain<Model extends Parted>(
 		const count = partsOf(groupId).length - 1;
 		if (count > 0) attempt(groupId, count, 0);
 	}
-	return { model, counts };
+	return { model, counts, effort: look.effort };
 }

@@ -90,6 +90,15 @@ describe('a layout', () => {
 				const layout = new Layout({ ...problem, conflicts: new Uint8Array(G), apart: null });
 				for (const [one, two, to] of steps) {
 					const [g, h, n] = [one % G, two % G, (to % (N + 1)) - 1];
+					if (n >= 0 && g !== h && layout.assignment[h] === n && layout.assignment[g] !== n) {
+						// What a part would cost less without another is what leaves with that one's crowd.
+						const less = problem.mixing?.crowding[h * N + n] ?? 0;
+						const apart = new Layout({ ...problem, pairs: [], mixing: crowdOnly(problem) });
+						for (let each = 0; each < G; each++) apart.place(each, layout.assignment[each]!);
+						const cost = apart.costAt(g, n);
+						apart.place(h, -1);
+						expect(layout.reliefAt(g, n, less)).toBeCloseTo(cost - apart.costAt(g, n), 6);
+					}
 					const before = layout.objective;
 					const extra = layout.costAt(g, n) - layout.costAt(g, layout.assignment[g]!);
 					layout.place(g, n);
@@ -105,6 +114,11 @@ describe('a layout', () => {
 		);
 	});
 });
+
+/** A problem's mixing without what families cost. */
+function crowdOnly({ mixing }: AssignmentProblem): AssignmentProblem['mixing'] {
+	return mixing && { ...mixing, price: mixing.price.map(() => 0) };
+}
 
 /** Everything left out: the poorest plan that keeps every rule. */
 const nothing = ({ G }: AssignmentProblem) => new Int32Array(G).fill(-1);
