@@ -7,13 +7,14 @@ const part = (page: Page, name: RegExp) =>
 test('Place: four schools side by side; one group’s place, then a whole plan is taken', async ({
 	page
 }) => {
+	test.setTimeout(180_000);
 	await openDemo(page, 'Place');
 	await solve(page);
 	await part(page, /^Side by side/);
 	await page.getByRole('button', { name: 'Plan by four schools' }).click();
 	const little = page.getByRole('region', { name: 'Change as little as possible' });
 	await expect(page.getByRole('region', { name: 'Use every inch' })).toBeVisible({
-		timeout: 60_000
+		timeout: 120_000
 	});
 	await expect(little).toContainText('metres walked a week');
 	const panel = page.getByRole('complementary', { name: 'Group by group' });

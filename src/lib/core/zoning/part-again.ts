@@ -16,7 +16,7 @@ const REGRET = 20;
 const GAIN = 30;
 /** Most looks, and most parts × nooks that are written anew by them: a large house waits no longer for it. */
 const TRIES = 60;
-const MOST_CELLS = 200_000;
+const MOST_CELLS = 100_000;
 /** How the parts of a group that is tried change, in turn. */
 const STEPS = [1, 2, -1];
 
