@@ -1,5 +1,5 @@
 import type { StandingPiece, StandingPlace } from './decide';
-import { overlaps, type Rect } from './problem';
+import type { Rect } from './problem';
 
 /** A rectangle on a shelf with what makes it easy or hard to find there. */
 export interface ShelfPiece extends StandingPiece {
@@ -78,24 +78,31 @@ function hiddenCost(
 }
 
 const isBeside = (a: Rect, b: Rect): boolean =>
-	overlaps(
-		{ x: a.x - BESIDE_MM, y: a.y - BESIDE_MM, w: a.w + 2 * BESIDE_MM, d: a.d + 2 * BESIDE_MM },
-		b
-	);
+	a.x - BESIDE_MM < b.x + b.w &&
+	b.x < a.x + a.w + BESIDE_MM &&
+	a.y - BESIDE_MM < b.y + b.d &&
+	b.y < a.y + a.d + BESIDE_MM;
 
-/** How many clusters rectangles stand in. */
-function clustersOf(rects: readonly Rect[]): number {
-	let rest = [...rects];
-	let count = 0;
-	while (rest.length) {
-		count++;
-		const cluster = [rest.pop()!];
-		for (const rect of cluster) {
-			cluster.push(...rest.filter((other) => isBeside(rect, other)));
-			rest = rest.filter((other) => !isBeside(rect, other));
-		}
+/** How many clusters beyond the first each group stands in, over all of them. */
+function clustersTooMany(pieces: readonly ShelfPiece[], rects: readonly Rect[]): number {
+	const isIn = new Uint8Array(rects.length);
+	const groups = new Set<number>();
+	let clusters = 0;
+	for (let first = 0; first < rects.length; first++) {
+		if (isIn[first]) continue;
+		const { group } = pieces[first]!;
+		groups.add(group);
+		clusters++;
+		isIn[first] = 1;
+		const cluster = [first];
+		for (const at of cluster)
+			for (let i = first + 1; i < rects.length; i++) {
+				if (isIn[i] || pieces[i]!.group !== group || !isBeside(rects[at]!, rects[i]!)) continue;
+				isIn[i] = 1;
+				cluster.push(i);
+			}
 	}
-	return count;
+	return clusters - groups.size;
 }
 
 /**
@@ -111,8 +118,5 @@ export function disorderOf(
 	const rects = places.map((place, i) => rectOf(pieces[i]!, place));
 	let cost = 0;
 	if (!fromAbove) for (let i = 0; i < rects.length; i++) cost += hiddenCost(i, problem, rects);
-	const groups = new Map<number, Rect[]>();
-	pieces.forEach(({ group }, i) => groups.set(group, [...(groups.get(group) ?? []), rects[i]!]));
-	for (const own of groups.values()) cost += prices.apart * (clustersOf(own) - 1);
-	return cost;
+	return cost + prices.apart * clustersTooMany(pieces, rects);
 }

@@ -34,6 +34,7 @@ function freeFrom(
 	placed: readonly Placed[]
 ): number {
 	let at = x;
+	if (!blocked.length && !placed.some(({ front: isDaily }) => front || isDaily)) return at;
 	for (let isMoved = true; isMoved;) {
 		isMoved = false;
 		for (const rect of blocked)

@@ -33,23 +33,28 @@ export interface PurchaseResult {
 	readonly bound: number;
 }
 
-/** What a choice comes to; over the budget it is worth nothing. */
+/** What a choice comes to; over the budget it is worth nothing. `buy`, where it is given, is written over. */
 export function purchaseOf(
 	{ places, owned, price, pack, perKind, budget }: PurchaseProblem,
-	chosen: readonly number[]
+	chosen: readonly number[],
+	buy = new Array<number>(owned.length)
 ): Pick<PurchaseResult, 'buy' | 'spent' | 'objective'> & { readonly isWithin: boolean } {
-	const used = owned.map(() => 0);
+	buy.fill(0);
 	let objective = 0;
-	places.forEach((ways, i) => {
-		const way = ways[chosen[i]!]!;
-		objective += way.cost;
-		for (const [kind, count] of way.uses) used[kind]! += count;
-	});
-	const buy = used.map((count, kind) => {
+	for (let i = 0; i < places.length; i++) {
+		const { cost, uses } = places[i]![chosen[i]!]!;
+		objective += cost;
+		for (const [kind, count] of uses) buy[kind]! += count;
+	}
+	let [spent, kinds] = [0, 0];
+	for (let kind = 0; kind < buy.length; kind++) {
 		const each = pack?.[kind] ?? 1;
-		return Math.ceil(Math.max(0, count - owned[kind]!) / each) * each;
-	});
-	const spent = buy.reduce((sum, count, kind) => sum + count * price[kind]!, 0);
-	objective += spent + perKind * buy.filter((count) => count > 0).length;
+		const count = Math.ceil(Math.max(0, buy[kind]! - owned[kind]!) / each) * each;
+		buy[kind] = count;
+		if (!count) continue;
+		spent += count * price[kind]!;
+		kinds++;
+	}
+	objective += spent + perKind * kinds;
 	return { buy, spent, objective, isWithin: budget === null || spent <= budget };
 }

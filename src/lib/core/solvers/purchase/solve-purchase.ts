@@ -66,8 +66,8 @@ const valueOf = (problem: PurchaseProblem, chosen: readonly number[]): number =>
 };
 /** Over the budget it is the worse the more it is over, so that a descent finds its way down. */
 const OVER = 1e9;
-const slopeOf = (problem: PurchaseProblem, chosen: readonly number[]): number => {
-	const { objective, spent, isWithin } = purchaseOf(problem, chosen);
+const slopeOf = (problem: PurchaseProblem, chosen: readonly number[], buy: number[]): number => {
+	const { objective, spent, isWithin } = purchaseOf(problem, chosen, buy);
 	return isWithin ? objective : OVER + (spent - problem.budget!) * 1000 + objective / OVER;
 };
 
@@ -82,7 +82,8 @@ const thriftiest = ({ price }: PurchaseProblem, ways: readonly Way[]): number =>
 /** Betters a choice place by place, then in pairs, until nothing helps. */
 function descend(problem: PurchaseProblem, start: readonly number[]): Choice {
 	const chosen = [...start];
-	let value = slopeOf(problem, chosen);
+	const buy = new Array<number>(problem.owned.length);
+	let value = slopeOf(problem, chosen, buy);
 	const tryAll = (which: readonly number[], done: () => void): void => {
 		const [first, ...rest] = which;
 		if (first === undefined) return done();
@@ -98,7 +99,7 @@ function descend(problem: PurchaseProblem, start: readonly number[]): Choice {
 		const better = (which: readonly number[]) => {
 			let found: number[] | null = null;
 			tryAll(which, () => {
-				const next = slopeOf(problem, chosen);
+				const next = slopeOf(problem, chosen, buy);
 				if (next < value - EPS) {
 					value = next;
 					found = [...chosen];
