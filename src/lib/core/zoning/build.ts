@@ -60,6 +60,8 @@ export interface ZoneModel {
 	readonly routinePairs: readonly RoutinePair[];
 	/** All hard rules that keep a part out of a nook; pins are not among them. */
 	readonly rulesAt: (g: number, n: number) => readonly HardCode[];
+	/** How its groups are parted. */
+	readonly parting: Parting;
 	/** What it was built from; names, prices and dates may be newer elsewhere. */
 	readonly home: Home;
 	readonly fingerprint: string;
@@ -160,7 +162,7 @@ function partsOfGroup(
 }
 
 /** How the groups of a home are parted. */
-interface Parting {
+export interface Parting {
 	/** Places are short. */
 	readonly isTight: boolean;
 	/** Into how many parts some groups go, instead of as many as cost least. */
@@ -206,9 +208,11 @@ const leftOut = ({ problem }: ZoneModel): number =>
 /**
  * Builds the planner's view of a home for a new plan. A pure function; nothing is random. Where a quick look finds no place for
  * something, groups that hang on few places are parted, if more finds a place so. Costs O(groups × nooks).
+ * @param like Parts groups as this model does, instead of looking for it: of a home with other pins, or a small change.
  */
-export function buildZoneModel(home: Home): ZoneModel {
+export function buildZoneModel(home: Home, like?: Pick<ZoneModel, 'parting'>): ZoneModel {
 	const scene = sceneOf(home);
+	if (like) return modelOf(scene, like.parting);
 	// How groups are parted does not hang on wishes: a pin must not part what it does not speak of.
 	const free = home.pins.length ? sceneOf({ ...home, pins: [] }) : scene;
 	const roomy = modelOf(free, ANEW);
@@ -271,6 +275,7 @@ function modelOf(scene: Scene, parting: Parting): ZoneModel {
 		routinePairs: routinePairs(scene, parts),
 		rulesAt: (g, n) =>
 			hardRulesBroken(once(inputs, g, () => inputsOf(scene, parts[g]!.figures))(n)),
+		parting,
 		home,
 		fingerprint: zoneFingerprint(home)
 	};

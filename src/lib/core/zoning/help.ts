@@ -2,7 +2,7 @@ import { applyEdit, usesPerWeek, pieceVolumeMl, type Edit, type Home, type Thing
 import { piecesIn } from '../grouping';
 import { acceptHidden, findHidden, fitCatch, raiseShelf } from '../survey';
 import { objectiveOf, solveAssignment, violations } from '../solvers/assignment';
-import { buildZoneModel } from './build';
+import { buildZoneModel, zoneModelOf, type ZoneModel } from './build';
 import { liftAt, takesCatch } from './lifts';
 import { writeAssignment, readAssignment, type PlaceResult } from './solve';
 
@@ -48,7 +48,7 @@ const heldMl = (home: Home): Map<string, number> => {
 
 /** Lists the changes worth trying, the likeliest of each kind, in a fixed order. */
 export function likelyHelps(home: Home, overflow: readonly string[] = []): Help[] {
-	const model = buildZoneModel(home);
+	const model = zoneModelOf(home);
 	const { G, N } = model.problem;
 	const catches = new Map<string, number>();
 	const shelves = new Map<string, Extract<Help, { code: 'shelf' }> & { weight: number }>();
@@ -142,8 +142,11 @@ export interface HelpOptions {
 export const DEFAULT_HELP: HelpOptions = { seed: 1, moves: 60_000 };
 
 /** What a plan costs where things stand, without the toll on what has no place. */
-function effortOf(home: Home, { seed, moves }: HelpOptions, start: PlaceResult['assignments']) {
-	const model = buildZoneModel(home);
+function effortOf(
+	model: ZoneModel,
+	{ seed, moves }: HelpOptions,
+	start: PlaceResult['assignments']
+) {
 	const { problem } = model;
 	const from = writeAssignment(model, start);
 	const usable = violations(problem, from).length ? undefined : from;
@@ -171,13 +174,16 @@ export function whatHelps(
 	onFound?: (found: readonly Helped[], doneShare: number) => boolean | void
 ): Helped[] {
 	// From the best that the same work finds without any change, so that no change is praised for the search.
-	const now = effortOf(home, options, plan.assignments);
+	const model = buildZoneModel(home);
+	const now = effortOf(model, options, plan.assignments);
 	const found: Helped[] = [];
 	for (const [i, help] of helps.entries()) {
 		let next = 0;
 		const edit = helpEdit(home, help, () => `help-${++next}`);
 		if (!edit) continue;
-		const then = effortOf(applyEdit(home, edit).home, options, now.assignments);
+		// Parted alike, so that it is not praised for another parting either.
+		const changed = buildZoneModel(applyEdit(home, edit).home, model);
+		const then = effortOf(changed, options, now.assignments);
 		const placed = now.left.filter((id) => !then.left.includes(id));
 		// A plan that places more walks more: then what it places is what it brings.
 		const savedM = placed.length ? 0 : Math.max(0, now.effort + now.toll - then.effort - then.toll);

@@ -37,7 +37,7 @@ const homes = new Map<string, Home>([
 const plans = new Map<string, Planned>();
 beforeAll(() => {
 	for (const [id, home] of homes) plans.set(id, plan(home));
-}, 60_000);
+}, 120_000);
 const ids = [...homes.keys()];
 
 describe('plans of homes of every kind', () => {

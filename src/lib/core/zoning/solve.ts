@@ -138,7 +138,7 @@ export function placeHome(
 				}
 			: null,
 		// What a wish costs is asked without the empty place, which has a price of its own.
-		wishPrices: wishPrices(home, toResult(solved, 'bounded'), moves)
+		wishPrices: wishPrices(home, toResult(solved, 'bounded'), moves, model)
 	};
 }
 
@@ -156,14 +156,13 @@ const WISH_SHARE = 0.5;
 function wishPrices(
 	home: Home,
 	{ assignments, objective, seed }: PlaceResult,
-	moves: number
+	moves: number,
+	like: ZoneModel
 ): WishPrice[] {
 	const groupIds = [...new Set(home.pins.map(({ groupId }) => groupId))];
 	return groupIds.flatMap((groupId) => {
-		const model = buildZoneModel({
-			...home,
-			pins: home.pins.filter((pin) => pin.groupId !== groupId)
-		});
+		const pins = home.pins.filter((pin) => pin.groupId !== groupId);
+		const model = buildZoneModel({ ...home, pins }, like);
 		if (!model.parts.some(({ figures }) => figures.groupId === groupId)) return [];
 		const without = solveAssignment(
 			model.problem,

@@ -137,7 +137,7 @@
 			>Look<input
 				class="input w-full"
 				maxlength="60"
-				placeholder="any: clear, white …"
+				placeholder="any"
 				value={kind.look}
 				oninput={(event) => desk.write({ look: event.currentTarget.value })}
 			/></label

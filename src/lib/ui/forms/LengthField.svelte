@@ -57,7 +57,7 @@
 		class:size={goesOn}
 		inputmode="text"
 		autocomplete="off"
-		placeholder="not measured"
+		placeholder="–"
 		value={shown}
 		aria-invalid={wrong ? 'true' : undefined}
 		aria-describedby={wrong || warning ? `${id}-say` : undefined}
