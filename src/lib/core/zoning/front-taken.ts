@@ -12,7 +12,7 @@ const known = new WeakMap<GroupFigures, WeakMap<Clear, FrontTaken>>();
 export function frontOf(figures: GroupFigures, clear: Clear): FrontTaken {
 	if (figures.overridden.has('runMm')) {
 		const frontMm = (figures.runMm * ROW_DEPTH_MM) / clear.depthMm;
-		return { frontMm, deepMm: 0, sideMm: frontMm };
+		return { frontMm, deepMm: 0, sideMm: clear.isSeenFromAbove ? 0 : frontMm };
 	}
 	let own = known.get(figures);
 	if (!own) known.set(figures, (own = new WeakMap()));

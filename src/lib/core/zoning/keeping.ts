@@ -52,10 +52,10 @@ export function keepingCosts(model: ZoneModel, layout: Layout): ReadonlyMap<stri
 				taken.deepMm - left.deepMm,
 				good.massG
 			].map((each) => each * share);
-			const less = mixing
-				? mixing.crowding[own * N + n]! -
-					crowdingOf(left.sideMm * share, clear, mixing.crowdFrom[n]!)
-				: 0;
+			// With its last thing a part is gone from the crowd.
+			const stays =
+				mixing && all.length > 1 ? crowdingOf(left.sideMm * share, clear, mixing.crowdFrom[n]!) : 0;
+			const less = mixing ? mixing.crowding[own * N + n]! - stays : 0;
 			let first: { g: number; savedM: number } | null = null;
 			for (const { g, savedM } of waiting[n]!) {
 				const goes = freed.every(
