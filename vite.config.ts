@@ -1,5 +1,6 @@
 import tailwindcss from '@tailwindcss/vite';
 import { sveltekit } from '@sveltejs/kit/vite';
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 import { buildThread } from './scripts/build-thread.mjs';
 
@@ -23,7 +24,10 @@ export default defineConfig({
 		environment: 'node',
 		// No test leaves anything behind in a module; loading all of it anew for each file took half of the time.
 		isolate: false,
+		// Left alone, one of two cores would stay idle.
+		maxWorkers: availableParallelism(),
 		// For what hangs; a busy machine may be ten times slower than a quiet one, and speed is the bench's matter.
-		testTimeout: 60_000
+		testTimeout: 60_000,
+		hookTimeout: 120_000
 	}
 });

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { goTo, openDemo, openGenerated, saved, solve } from './helpers';
+import { goTo, openGenerated, openPlanned, saved, solve } from './helpers';
 
 const panelOf = (page: Page) =>
 	page.getByRole('complementary', { name: 'What goes in and what it costs' });
@@ -38,8 +38,7 @@ test('Fit: each place gets what its goods want: trap, cutlery, raw food, spices,
 	page
 }) => {
 	test.setTimeout(120_000);
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	// The spices get a shelf of their own over the sink: steps take more floor than jars in rows.
 	const reason = page.getByRole('complementary', { name: 'Reasons and figures' });
 	await page
@@ -165,8 +164,7 @@ test('Fit: baskets of a chest freezer stand in layers, and what is where is said
 
 test('Fit: one look for a room has its price, and is kept to', async ({ page }) => {
 	test.setTimeout(120_000);
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	await goTo(page, 'Fit');
 	await openPlace(page, 'Basin cabinet, drawer');
 	const look = panelOf(page).getByRole('region', { name: 'One look' });
@@ -188,8 +186,7 @@ test('Fit: boxes have their lids on where that is said, and the lids stand with 
 	page
 }) => {
 	test.setTimeout(120_000);
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	await goTo(page, 'Fit');
 	const all = await page
 		.getByRole('combobox', { name: 'Place' })

@@ -1,16 +1,14 @@
 import { expect, test, type Page } from '@playwright/test';
-import { goTo, openDemo, saved, solve } from './helpers';
+import { goTo, openPlanned, saved } from './helpers';
 
 /** Fits every place of a freshly solved demo home together. */
 async function fitAll(page: Page, crowd: readonly string[] = []) {
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	// More on one shelf than it holds, by hand.
 	for (const name of crowd) {
-		await page
-			.getByRole('button', { name: `Tag ${name} in ` })
-			.first()
-			.click();
+		const tag = page.getByRole('button', { name: `Tag ${name} in ` }).first();
+		if ((await tag.getAttribute('aria-label'))!.includes(' in Over the drawers, middle')) continue;
+		await tag.click();
 		await page.getByRole('button', { name: /^Over the drawers, middle shelf: / }).click();
 	}
 	await goTo(page, 'Fit');
@@ -62,8 +60,7 @@ test('Fit: each container says what is in it; what did not go in finds another p
 test('Fit: a row is moved by keys, by millimetres and with the mouse; what is in the way is said', async ({
 	page
 }) => {
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	await goTo(page, 'Fit');
 	const drawing = page.getByRole('group', { name: /from above, front edge at the bottom/ });
 	const parts = drawing.getByRole('button');
@@ -134,8 +131,7 @@ test('Fit: a row is moved by keys, by millimetres and with the mouse; what is in
 test('Fit: shelves are set for what stands on them, and back again; where a rule is against it, it says so', async ({
 	page
 }) => {
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	await goTo(page, 'Fit');
 	const ask = 'Would other heights hold more?';
 	const set = 'The shelves stand so now';
@@ -257,8 +253,7 @@ test('Fit: a budget of nothing is kept to, and words that are no sum are refused
 	page
 }) => {
 	test.setTimeout(120_000);
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	await goTo(page, 'Fit');
 	const budget = panelOf(page).getByLabel(/^Budget/);
 	await budget.fill('a lot');

@@ -1,5 +1,5 @@
 import { expect, test, type Page, type TestInfo } from '@playwright/test';
-import { goTo, openDemo, openGenerated, solve } from './helpers';
+import { goTo, openGenerated, openPlanned, solve } from './helpers';
 
 /** A tag, a place, what the drawing says of it in three words at most, and what the page says when it is put there. */
 type Row = readonly [tag: string, place: string, short: string, long: string];
@@ -25,7 +25,7 @@ async function breakEach(page: Page, rows: readonly Row[]): Promise<void> {
 }
 
 /** Opens a sketched home and plans it. */
-async function openPlanned(
+async function openSketched(
 	page: Page,
 	info: TestInfo,
 	which: 'wheels' | 'freezers'
@@ -38,8 +38,7 @@ async function openPlanned(
 test('Place: what a hard rule forbids is said in words when it is done by hand', async ({
 	page
 }) => {
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	await breakEach(page, [
 		['Bakeware', 'Under the sink', 'drips here', 'Under a sink it drips'],
 		['Bakeware', 'Use-first tray', 'kept free', 'Kept free for what must be used first'],
@@ -64,8 +63,7 @@ test('Place: what a hard rule forbids is said in words when it is done by hand',
 test('Place: two that may not stand together are said to, in a place and in a cabinet', async ({
 	page
 }) => {
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	await breakEach(page, [
 		['Tea towels and linens', 'Dresser, cupboard below', 'full', 'It is over-full'],
 		['Descalers', 'Under the sink', 'not together', 'Bleach and acids'],
@@ -76,7 +74,7 @@ test('Place: two that may not stand together are said to, in a place and in a ca
 test('Place: who sits, and who may not climb, is thought of when something is moved by hand', async ({
 	page
 }, info) => {
-	await openPlanned(page, info, 'wheels');
+	await openSketched(page, info, 'wheels');
 	await breakEach(page, [
 		['Cooking tools', 'Wall cabinet: Shelf 3', 'out of reach', 'Somebody who sits cannot reach it'],
 		['Drinks', 'Open shelves: Shelf 5', 'heavy, high up', 'Too heavy to lift to this height']
@@ -84,7 +82,7 @@ test('Place: who sits, and who may not climb, is thought of when something is mo
 });
 
 test('Place: what needs a step stool is said where nobody may climb', async ({ page }, info) => {
-	await openPlanned(page, info, 'freezers');
+	await openSketched(page, info, 'freezers');
 	await breakEach(page, [
 		['Cutlery', 'Wall cabinet: Shelf 3', 'needs a stool', 'Somebody who uses it may not climb']
 	]);

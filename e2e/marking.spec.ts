@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
-import { goTo, openDemo, saved, solve } from './helpers';
+import { goTo, openPlanned, saved } from './helpers';
 
 const pdfOf = async (page: Page, name: RegExp): Promise<string> => {
 	const [file] = await Promise.all([
@@ -18,8 +18,7 @@ const pagesOf = (pdf: string) =>
 test('labels of three forms: a sheet, a roll, cards with a code; words are kept and what is too long is said', async ({
 	page
 }) => {
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	await goTo(page, 'Mark');
 	await expect(page.getByRole('img', { name: /^Sheet 1 of labels/ })).toBeVisible();
 	const panel = page.getByRole('complementary', { name: 'Sheet and words' });
@@ -51,8 +50,7 @@ test('labels of three forms: a sheet, a roll, cards with a code; words are kept 
 test('the binder has a page of contents, every cabinet, and comes as one file', async ({
 	page
 }) => {
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	await goTo(page, 'Mark');
 	await page.getByRole('link', { name: 'Prints and binder' }).click();
 	await expect(page.getByRole('img', { name: /^Page 1: The halt at Quillmere/ })).toBeVisible();

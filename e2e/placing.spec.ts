@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { goTo, openDemo, openGenerated, saved, solve } from './helpers';
+import { goTo, openDemo, openGenerated, openPlanned, saved, solve } from './helpers';
 
 const part = (page: Page, name: RegExp) =>
 	page.getByRole('navigation', { name: 'Parts of Place' }).getByRole('link', { name }).click();
@@ -56,8 +56,7 @@ test('Place: what has no place is named, with the rule and the smallest change',
 });
 
 test('Place: the notes say until when the household learns', async ({ page }) => {
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	await part(page, /^Notes/);
 	await expect(page.getByRole('region', { name: 'Drawer stack' })).toContainText('Top drawer');
 	await page.getByLabel('We are trying this out until').fill('2026-03-16');
@@ -75,8 +74,7 @@ test.describe('on a phone', () => {
 	test('a note is moved by two taps, also to another wall; Cancel lets go of it', async ({
 		page
 	}) => {
-		await openDemo(page, 'Place');
-		await solve(page);
+		await openPlanned(page, 'Place');
 		const walls = page.getByRole('navigation', { name: 'Walls' });
 		const larder = walls.getByRole('button', { name: /^Larder, long wall [+−]\d+$/ });
 		// The first group that the larder has room for, whatever the plan is.
@@ -118,8 +116,7 @@ test.describe('on a phone', () => {
 		await expect(page.getByRole('button', { name: from })).toBeAttached();
 	});
 	test('the moves are carried out one by one, and a slip is taken back', async ({ page }) => {
-		await openDemo(page, 'Place');
-		await solve(page);
+		await openPlanned(page, 'Place');
 		await part(page, /^Moves/);
 		const now = page.getByRole('region', { name: 'The step at hand' });
 		const count = async () =>
@@ -141,8 +138,7 @@ test.describe('on a phone', () => {
 });
 
 test('Place: a pin is kept, and the plan says what it costs', async ({ page }) => {
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	const panel = page.getByRole('complementary', { name: 'Reasons and figures' });
 	await expect(panel).toContainText(/\d+ of \d+ places stay empty; \d+ % of the space is\s+free/);
 	// Put where it is dearer than anywhere, and pinned there.
@@ -165,8 +161,7 @@ test('Place: a pin is kept, and the plan says what it costs', async ({ page }) =
 test('Place: a solver that breaks down in the middle leaves the last plan, and can be run again', async ({
 	page
 }) => {
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	const tag = page.getByRole('button', { name: /^Tag Baking in / }).first();
 	const before = await tag.getAttribute('aria-label');
 	const script = /place\.worker/;
@@ -194,7 +189,7 @@ test('Place: a solver that breaks down in the middle leaves the last plan, and c
 test('Place: a house of 200 places and 250 groups: stopped in the middle, then planned to the end', async ({
 	page
 }, info) => {
-	test.setTimeout(240_000);
+	test.setTimeout(400_000);
 	await openGenerated(page, info, 'house');
 	await goTo(page, 'Place');
 	await page.getByRole('button', { name: 'Solve', exact: true }).click();
@@ -207,7 +202,9 @@ test('Place: a house of 200 places and 250 groups: stopped in the middle, then p
 	await expect(panel.getByRole('heading', { name: 'Broken rules' })).toHaveCount(0);
 	await saved(page);
 	await page.getByRole('button', { name: 'Solve again' }).click();
-	await expect(page.getByRole('button', { name: 'Solve again' })).toBeVisible({ timeout: 90_000 });
+	await expect(page.getByRole('button', { name: 'Solve again' })).toBeVisible({
+		timeout: 180_000
+	});
 	await expect(panel.getByRole('heading', { name: 'Broken rules' })).toHaveCount(0);
 	await expect(panel).toContainText(/at\s+most \d+\.\d % from the best/);
 });
@@ -245,8 +242,7 @@ test('Place: a proof finds the way back from a move by hand, and can be undone',
 });
 
 test('Place: the search for a proof can be stopped, and the plan stays', async ({ page }) => {
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	const panel = page.getByRole('complementary', { name: 'Reasons and figures' });
 	await expect(panel.getByRole('region', { name: 'Review' })).toHaveAttribute('aria-busy', 'false');
 	const before = await panel.innerText();
@@ -300,8 +296,9 @@ test('Place: what somebody who sits cannot reach says so; a shelf is moved for w
 	await saved(page);
 	await solve(page);
 	await expect(panel.getByRole('heading', { name: 'Without a place' })).toHaveCount(0);
+	// Whichever is in sight: of many in one place the last are counted, not drawn.
 	await page
-		.getByRole('button', { name: /^Tag Cutlery in / })
+		.getByRole('button', { name: /^Tag (Cutlery|Everyday dishes|Glasses and mugs) in / })
 		.first()
 		.click();
 	await expect(
@@ -310,8 +307,7 @@ test('Place: what somebody who sits cannot reach says so; a shelf is moved for w
 });
 
 test('Place: the household says where a kind belongs, and takes it back', async ({ page }) => {
-	await openDemo(page, 'Place');
-	await solve(page);
+	await openPlanned(page, 'Place');
 	await page.getByText('Where kinds belong', { exact: true }).click();
 	await page.getByRole('combobox', { name: /^Kind/ }).selectOption({ label: 'Baking' });
 	await expect(page.getByText('Because dry food and cans belong in the larder.')).toBeVisible();

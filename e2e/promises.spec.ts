@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { goTo, openDemo, saved, solve } from './helpers';
+import { goTo, openDemo, openPlanned, saved, solve } from './helpers';
 
 const STAGES = ['Walk', 'Clear', 'Sort', 'Place', 'Fit', 'Mark', 'Turn', 'Keep'];
 
@@ -185,14 +185,12 @@ for (const scheme of ['light', 'dark'] as const)
 		await page.goto('/');
 		await expect(page.getByText('None yet.')).toBeVisible();
 		await check('Homes');
-		await openDemo(page);
+		await openPlanned(page);
 		await expect(page.locator('html')).toHaveAttribute(
 			'data-theme',
 			scheme === 'light' ? 'linen' : 'cellar'
 		);
 		await check('Job sheet');
-		await goTo(page, 'Place');
-		await solve(page);
 		for (const stage of STAGES) {
 			await goTo(page, stage);
 			if (stage === 'Walk') await page.getByRole('button', { name: /^Under the sink, in/ }).click();

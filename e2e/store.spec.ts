@@ -215,7 +215,8 @@ async function opened(page: Page): Promise<string[]> {
 
 // In four parts, so that one slow part does not hold up the others.
 const PARTS = 4;
-const FUZZED = fuzzFiles(60);
+const FILES = 36;
+const FUZZED = fuzzFiles(FILES);
 for (let part = 0; part < PARTS; part++)
 	test(`broken files are refused in words or opened mended, and every screen works after, part ${part + 1}`, async ({
 		page
@@ -253,10 +254,10 @@ for (let part = 0; part < PARTS; part++)
 				.click();
 			await expect(page.getByText('None yet.')).toBeVisible();
 		}
-		expect(refused + mended + taken).toBe(60 / PARTS);
+		expect(refused + mended + taken).toBe(FILES / PARTS);
 		// Cut files, and such of no layout, are in the first part.
 		if (part === 0) expect(refused).toBeGreaterThan(2);
-		expect(mended).toBeGreaterThan(5);
+		expect(mended).toBeGreaterThan(1);
 	});
 
 test('an address where nothing is has a title and a way back', async ({ page }) => {

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import '../app.css';
 	import { Toaster } from 'svelte-sonner';
+	import { IN_SIGHT } from '$lib/state/undo-toast';
 	import { guardLeaving } from '$lib/state/leaving';
 	import { sayReload, watchForNewVersion } from '$lib/state/new-version';
 	import { theme } from '$lib/state/theme.svelte';
@@ -21,7 +22,7 @@
 <Toaster
 	position="bottom-center"
 	expand
-	visibleToasts={2}
+	visibleToasts={IN_SIGHT}
 	duration={8000}
 	offset={{ bottom: '1.25rem' }}
 	mobileOffset={{ bottom: '4.75rem' }}

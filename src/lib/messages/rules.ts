@@ -128,7 +128,7 @@ export function reviewText({ code, groupIds }: Objection, home: Home): string {
 		case 'food-in-heat':
 			return `${names} in a place that gets hot.`;
 		case 'poison-over-food':
-			return `Over food in one cabinet, where a leak runs down: ${names}.`;
+			return `Over food in one cabinet, where a leak runs down: ${names}. Lower is better, behind a catch where there are small children.`;
 		case 'acid-by-bleach':
 			return `Bleach and an acid in one cabinet (${names}): together they give off poisonous gas.`;
 		case 'heavy-overhead':
@@ -149,6 +149,10 @@ export function reviewText({ code, groupIds }: Objection, home: Home): string {
 			return `Takes up worktop without being used daily: ${names}.`;
 		case 'daily-overhead':
 			return `Used daily, but above the eyes: ${names}.`;
+		case 'cutlery-low':
+			return `${names}: one bends down for every fork. It wants a drawer higher up.`;
+		case 'produce-together':
+			return `Onions, potatoes and fruit go off sooner side by side: ${names}.`;
 		case 'group-scattered':
 			return `In use, but spread over places more than two steps apart: ${names}.`;
 	}

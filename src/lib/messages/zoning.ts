@@ -1,6 +1,6 @@
 import { fixedText, wholeText } from './numbers';
-import { type Home, type PlaceRank, type Spot, type WishPrice, type ZonePlan } from '../core/model';
-import { type PlanProof, type SchoolVariant } from '../core/zoning';
+import { type Home, type PlaceRank, type WishPrice, type ZonePlan } from '../core/model';
+import { type PlaceKind, type PlanProof, type SchoolVariant } from '../core/zoning';
 
 /** How much may move, as one chooses it. */
 export const CHANGE_TEXT: Readonly<Record<Home['schools']['change'], string>> = {
@@ -26,9 +26,11 @@ export function schoolText({ key, schools }: SchoolVariant): string {
 }
 
 /** Names a kind of place. */
-export const SPOT_WORDS: Readonly<Record<Spot, string>> = {
+export const SPOT_WORDS: Readonly<Record<PlaceKind, string>> = {
 	'shallow-drawer': 'shallow drawer',
 	'deep-drawer': 'deep drawer',
+	'low-drawer': 'drawer below the knee',
+	'wall-upper': 'second shelf of a wall cabinet',
 	'low-shelf': 'shelf below the knee',
 	'knee-to-shoulder': 'between knee and shoulder',
 	'wall-shelf': 'lowest wall shelf',

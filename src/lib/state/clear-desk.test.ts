@@ -1,15 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { solvedOnce } from '../core/fixtures/solved-once';
 import { demoHome } from '../data/demo';
 import { apply, bareKitchen, counter, NOW, TODAY, withLines } from '../core/fixtures/tiny-home';
 import { applyEdit, NookId, usesPerWeek, type Home } from '../core/model';
-import {
-	adoptPlan,
-	keepingCosts,
-	layoutOf,
-	placeHome,
-	toZonePlan,
-	zoneModelOf
-} from '../core/zoning';
+import { adoptPlan, keepingCosts, layoutOf, toZonePlan, zoneModelOf } from '../core/zoning';
 import { ClearDesk, TABLE } from './clear-desk.svelte';
 import { DeskStore } from './desk-store';
 
@@ -98,7 +92,7 @@ describe('the pile in Clear', () => {
 	});
 	it('says what keeping a seldom used thing costs by the plan in force, and nothing once that is out of date', () => {
 		const home = demoHome(NOW);
-		const result = placeHome(home, { seed: 1, moves: 20_000 });
+		const result = solvedOnce('demo', () => home).result;
 		const planned = apply(home, adoptPlan(toZonePlan(result, 'p', 'Plan', NOW)));
 		const model = zoneModelOf(planned);
 		const costs = [...keepingCosts(model, layoutOf(model, result.assignments)).values()];

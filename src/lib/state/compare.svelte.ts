@@ -1,6 +1,5 @@
 import type { Home } from '../core/model';
 import {
-	buildZoneModel,
 	DEFAULT_PLACE,
 	schoolVariants,
 	scorePlan,
@@ -49,7 +48,7 @@ export class Compare {
 			const own = { ...home, schools: variant.schools };
 			const result = (await this.#job.start({ home: own, options: DEFAULT_PLACE }))?.result;
 			if (!result || result.status === 'nothing-to-place') break;
-			const score = scorePlan(home, buildZoneModel(own), result);
+			const score = scorePlan(home, variant, result);
 			this.#plans = [...this.#plans, { variant, result, score }];
 		}
 		this.#running = null;

@@ -1,18 +1,16 @@
 import { describe, expect, it, vi } from 'vitest';
+import { solvedOnce } from '../core/fixtures/solved-once';
 import { demoHome } from '../data/demo';
 import { NOW } from '../core/fixtures/tiny-home';
 import { applyEdit } from '../core/model';
-import { adoptPlan, DEFAULT_PLACE, placeHome, toZonePlan } from '../core/zoning';
+import { adoptPlan } from '../core/zoning';
 import { handleLooks } from '../workers/looks.protocol';
 import { DeskStore } from './desk-store';
 import { LooksDesk } from './looks-desk.svelte';
 
 const demo = demoHome(NOW);
-const planned = applyEdit(
-	demo,
-	adoptPlan(toZonePlan(placeHome(demo, { ...DEFAULT_PLACE, moves: 3000 }), 'plan', 'a plan', NOW))
-).home;
-const BATH = planned.zonePlans['plan']!.assignments.find(({ nookId }) =>
+const planned = applyEdit(demo, adoptPlan(solvedOnce('demo', () => demo).plan)).home;
+const BATH = planned.zonePlans['p']!.assignments.find(({ nookId }) =>
 	planned.cabinets[planned.nooks[nookId]!.cabinetId]!.runId.startsWith('bath')
 )!.nookId;
 

@@ -1,20 +1,21 @@
 import { describe, expect, it, vi } from 'vitest';
+import { solvedOnce } from '../core/fixtures/solved-once';
 import { demoHome } from '../data/demo';
 import { NOW } from '../core/fixtures/tiny-home';
 import { applyEdit, type Home } from '../core/model';
-import { adoptPlan, DEFAULT_PLACE, placeHome, toZonePlan } from '../core/zoning';
+import { adoptPlan, toZonePlan } from '../core/zoning';
 import { handleHeights } from '../workers/heights.protocol';
 import { DeskStore } from './desk-store';
 import { ShelvesDesk } from './shelves-desk.svelte';
 
 const demo = demoHome(NOW);
 const planned: Home = (() => {
-	const result = placeHome(demo, { ...DEFAULT_PLACE, moves: 3000 });
+	const result = solvedOnce('demo', () => demo).result;
 	return applyEdit(demo, adoptPlan(toZonePlan(result, 'plan', 'a plan', NOW))).home;
 })();
 const nookOf = (name: string) => Object.values(demo.nooks).find((nook) => nook.name === name)!.id;
 /** Shelves that may be set, and a drawer. */
-const SHELF = nookOf('Over the drawers, middle shelf');
+const SHELF = nookOf('Over the drawers, lowest shelf');
 const DRAWER = nookOf('Top drawer');
 
 function desk(at: string = SHELF, isTooLow = false) {

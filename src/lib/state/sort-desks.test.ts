@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { solvedOnce } from '../core/fixtures/solved-once';
 import { demoHome } from '../data/demo';
 import { bareKitchen, counter, NOW, TODAY, withLines } from '../core/fixtures/tiny-home';
 import { applyEdit, type Home } from '../core/model';
-import { adoptPlan, DEFAULT_PLACE, placeHome, toZonePlan } from '../core/zoning';
+import { adoptPlan, toZonePlan } from '../core/zoning';
 import { DeskStore } from './desk-store';
 import { NotesDesk } from './notes-desk.svelte';
 import { RoutinesDesk } from './routines-desk.svelte';
@@ -10,7 +11,7 @@ import { SchoolsDesk } from './schools-desk.svelte';
 import { SortDesk } from './sort-desk.svelte';
 
 const demo = demoHome(NOW);
-const result = placeHome(demo, { ...DEFAULT_PLACE, moves: 3000 });
+const result = solvedOnce('demo', () => demo).result;
 const planned = applyEdit(demo, adoptPlan(toZonePlan(result, 'plan', 'a plan', NOW))).home;
 
 describe('the groups of a home', () => {

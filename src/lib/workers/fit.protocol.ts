@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Home } from '../core/model';
-import { fitNook, fitTogether, type FitResult, type HomeFit } from '../core/fitting';
+import { fitNook, fitRounds, fitTogether, type FitResult, type HomeFit } from '../core/fitting';
+import { fitSideBySide, type StartFitHelper } from './fit-side-by-side';
 import { issuesOf, type Handled } from './job.protocol';
 
 export const FitPayload = z.object({
@@ -20,14 +21,8 @@ export interface FitAnswer {
 	readonly purchase: HomeFit['purchase'] | null;
 }
 
-/**
- * Fits one nook, or several together: they share what the house has and one purchase. The same for the worker, the route
- * and the tests.
- */
-export function handleFit(
-	payload: unknown,
-	onProgress?: (progress: FitProgress) => void
-): Handled<FitAnswer> {
+type Parsed = { readonly home: Home; readonly nookIds: readonly string[] };
+function readFit(payload: unknown): Handled<Parsed> {
 	const parsed = FitPayload.safeParse(payload);
 	if (!parsed.success) return { ok: false, issues: issuesOf(parsed.error) };
 	const { home, options } = parsed.data;
@@ -41,16 +36,45 @@ export function handleFit(
 				reason: `No nook ${id} in this home.`
 			}))
 		};
-	const [only, ...others] = new Set(options.nookIds);
-	if (!others.length)
-		return {
-			ok: true,
-			result: { results: options.nookIds.map(() => fitNook(home, only!)), purchase: null }
-		};
-	return {
-		ok: true,
-		result: fitTogether(home, options.nookIds, (done, of) => {
-			onProgress?.({ done, of });
-		})
-	};
+	return { ok: true, result: { home, nookIds: options.nookIds } };
+}
+
+/** One place alone shares with none, and there is no purchase to choose. */
+function fitAlone({ home, nookIds }: Parsed): FitAnswer | null {
+	if (new Set(nookIds).size > 1) return null;
+	return { results: nookIds.map((id) => fitNook(home, id)), purchase: null };
+}
+
+/**
+ * Fits one nook, or several together: they share what the house has and one purchase. In one thread; the same for the route
+ * and the tests.
+ */
+export function handleFit(
+	payload: unknown,
+	onProgress?: (progress: FitProgress) => void
+): Handled<FitAnswer> {
+	const read = readFit(payload);
+	if (!read.ok) return read;
+	const { home, nookIds } = read.result;
+	const result =
+		fitAlone(read.result) ??
+		fitTogether(home, nookIds, (done, of) => void onProgress?.({ done, of }));
+	return { ok: true, result };
+}
+
+/** Fits as `handleFit` does, with helpers in other threads for several places; the same answer. */
+export async function handleFitSideBySide(
+	payload: unknown,
+	onProgress: ((progress: FitProgress) => void) | undefined,
+	startHelpers: readonly StartFitHelper[]
+): Promise<Handled<FitAnswer>> {
+	const read = readFit(payload);
+	if (!read.ok) return read;
+	const { home, nookIds } = read.result;
+	const result =
+		fitAlone(read.result) ??
+		(await fitSideBySide(home, fitRounds(home, nookIds), startHelpers, (done) =>
+			onProgress?.({ done, of: new Set(nookIds).size })
+		));
+	return { ok: true, result };
 }

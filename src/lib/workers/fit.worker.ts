@@ -1,4 +1,9 @@
-import { handleFit } from './fit.protocol';
+import { fitHelpers } from './fit-helpers';
 import { serveJobs } from './job-worker';
+import { handleFitSideBySide, type FitProgress } from './fit.protocol';
 
-serveJobs(self as unknown as Parameters<typeof serveJobs>[0], handleFit);
+serveJobs(
+	self as unknown as Parameters<typeof serveJobs>[0],
+	(payload, onProgress?: (progress: FitProgress) => void) =>
+		handleFitSideBySide(payload, onProgress, fitHelpers())
+);

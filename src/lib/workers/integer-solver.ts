@@ -1,5 +1,5 @@
 import type { Highs } from 'highs';
-import type { IntegerOutcome, IntegerSolver } from '../core/solvers/integer';
+import type { IntegerOutcome, IntegerProgram, IntegerSolver } from '../core/solvers/integer';
 
 /**
  * Loads the general solver of integer programs; some 3.5 MB, so only when it is asked for. `wasmUrl` is where its
@@ -12,12 +12,19 @@ export async function loadIntegerSolver(wasmUrl?: string): Promise<IntegerSolver
 
 /** Relative gap at which a program counts as solved. */
 const GAP = 1e-7;
-/** A hand's breadth over a capacity is over it: rows hold to this, in shares of the capacity. */
-const FEASIBLE = 1e-9;
+/**
+ * A hand's breadth over a capacity is over it: rows hold to this, in shares of the capacity. Now and then the solver gives
+ * up at it; then it is asked again less sharply, and who asked looks whether the rows hold.
+ */
+const FEASIBLE = [1e-9, 1e-7];
 
 function solveWith(highs: Highs): IntegerSolver {
 	const { modelStatus, objectiveSense, variableType, callbackType } = highs.constants;
-	return ({ cost, whole, starts, columns, coefficients, low, high }, { start, seconds, onBound }) =>
+	const solveTo = (
+		feasible: number,
+		{ cost, whole, starts, columns, coefficients, low, high }: IntegerProgram,
+		{ start, seconds, onBound }: Parameters<IntegerSolver>[1]
+	): IntegerOutcome =>
 		highs.withModel(
 			{
 				numCols: cost.length,
@@ -45,8 +52,8 @@ function solveWith(highs: Highs): IntegerSolver {
 					output_flag: false,
 					time_limit: seconds,
 					mip_rel_gap: GAP,
-					mip_feasibility_tolerance: FEASIBLE,
-					primal_feasibility_tolerance: FEASIBLE
+					mip_feasibility_tolerance: feasible,
+					primal_feasibility_tolerance: feasible
 				});
 				model.setSolution({ colValue: start });
 				let heard = -Infinity;
@@ -64,4 +71,17 @@ function solveWith(highs: Highs): IntegerSolver {
 					: { status: 'stopped', bound };
 			}
 		);
+	return (program, options) => {
+		for (const feasible of FEASIBLE)
+			try {
+				return solveTo(feasible, program, options);
+			} catch (error) {
+				if (!gaveUp(error)) throw error;
+			}
+		return { status: 'stopped', bound: -Infinity };
+	};
 }
+
+/** Whether the solver failed at the work itself, not at how it was asked. */
+const gaveUp = (error: unknown): boolean =>
+	error instanceof Error && 'operation' in error && error.operation === 'run';

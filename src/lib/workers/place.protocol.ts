@@ -14,6 +14,7 @@ import {
 	solveBySides,
 	type SearchResult
 } from '../core/solvers/assignment';
+import type { StartHelper } from './helper';
 import { issuesOf, type Handled } from './job.protocol';
 import type { SearchPayload } from './search.protocol';
 
@@ -62,8 +63,8 @@ export function handlePlace(
 	};
 }
 
-/** Starts a helper for the second side of a search; null when none can be had. */
-export type StartSide = () => Promise<((payload: SearchPayload) => Promise<SearchResult>) | null>;
+/** Starts a helper for the second side of a search. */
+export type StartSide = StartHelper<SearchPayload, SearchResult>;
 
 /**
  * Runs the planner with a helper in another thread where the home is so large that it is searched from two sides; the
@@ -87,7 +88,11 @@ export async function handlePlaceBySides(
 			...options,
 			onProgress: (progress) => onProgress?.(placeProgress(model, options.seed, progress))
 		},
-		(task) => side({ problem, task }).catch(() => searchAssignment(problem, task))
+		(task) =>
+			side
+				.ask({ problem, task })
+				.catch(() => searchAssignment(problem, task))
+				.finally(() => side.end())
 	);
 	return { ok: true, result: placeHome(home, { ...options, solved }, model) };
 }

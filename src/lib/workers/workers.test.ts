@@ -1,15 +1,22 @@
 import { describe, expect, it } from 'vitest';
+import { solvedOnce } from '../core/fixtures/solved-once';
 import { demoHome } from '../data/demo';
 import { generateHome } from '../core/fixtures/generate-home';
 import { apply, NOW, tinyHome } from '../core/fixtures/tiny-home';
+import type { FitResult } from '../core/fitting';
+import type { SearchResult } from '../core/solvers/assignment';
 import { adoptPlan, toZonePlan, type PlaceProgress, type PlaceResult } from '../core/zoning';
 import { Job } from '../state/job.svelte';
-import { handleFit } from './fit.protocol';
+import { fitPlaceHandler, type FitPlacePayload } from './fit-place.protocol';
+import type { StartFitHelper } from './fit-side-by-side';
+import { handleFit, handleFitSideBySide } from './fit.protocol';
+import { asManyAsSuit, type StartHelper } from './helper';
 import { JobClient, type WorkerLike } from './job-client';
+import { handleLooks, handleLooksSideBySide } from './looks.protocol';
 import { serveJobs } from './job-worker';
 import { handlePlace, handlePlaceBySides, type StartSide } from './place.protocol';
-import { handleSearch } from './search.protocol';
-import type { Handler, JobReply } from './job.protocol';
+import { handleSearch, type SearchPayload } from './search.protocol';
+import type { Handled, Handler, JobReply } from './job.protocol';
 
 /** A worker that runs its handler in this very thread, when told to. */
 class FakeWorker implements WorkerLike {
@@ -139,6 +146,98 @@ describe('the handlers', () => {
 	});
 });
 
+/** A helper that answers in this thread, by copies as a worker does. */
+const helperOf =
+	<Payload, Result>(
+		handle: (payload: unknown) => Handled<Result>,
+		end = () => {}
+	): StartHelper<Payload, Result> =>
+	async () => ({
+		ask: async (payload) => {
+			const handled = handle(structuredClone(payload));
+			if (!handled.ok) throw new Error('refused');
+			return structuredClone(handled.result);
+		},
+		end
+	});
+const gone = (): never => {
+	throw new Error('gone');
+};
+
+describe('several places fitted side by side', () => {
+	const demo = demoHome(NOW);
+	const placed = solvedOnce('demo', () => demo).result;
+	const planned = apply(demo, adoptPlan(toZonePlan(placed, 'p', 'Plan', NOW)));
+	const nookIds = [...new Set(placed.assignments.map(({ nookId }) => nookId as string))];
+	// Drawers and shelves that want the same baskets, so that there is a second round.
+	const job = { home: planned, options: { nookIds: nookIds.slice(0, 8) } };
+	const alone = handleFit(job);
+	const helped = (...start: StartFitHelper[]) => handleFitSideBySide(job, undefined, start);
+
+	it('stand as one thread fits them, each place asked for once, and helpers end', async () => {
+		const asked: string[][] = [[], []];
+		let ended = 0;
+		const startOf = (own: string[]): StartFitHelper => {
+			const handle = fitPlaceHandler();
+			return helperOf(
+				(payload) => {
+					own.push((payload as FitPlacePayload).task.nookId);
+					return handle(payload);
+				},
+				() => ended++
+			);
+		};
+		const seen: number[] = [];
+		const both = await handleFitSideBySide(job, ({ done }) => seen.push(done), asked.map(startOf));
+		expect(alone.ok).toBe(true);
+		expect(both).toEqual(alone);
+		expect(asked.every((own) => own.length > 0)).toBe(true);
+		const times = asked.flat().length;
+		expect(times, 'what two places want is fitted without it too').toBeGreaterThan(8);
+		expect([...new Set(asked.flat())].sort()).toEqual([...job.options.nookIds].sort());
+		expect(seen).toEqual(job.options.nookIds.map((_, i) => i + 1));
+		expect(ended).toBe(2);
+	});
+	it('stand so with a helper that breaks down in between, with none, and with none to be had', async () => {
+		const handle = fitPlaceHandler();
+		let left = 3;
+		const tires = helperOf<FitPlacePayload, FitResult>((payload) =>
+			left-- > 0 ? handle(payload) : gone()
+		);
+		expect(await helped(tires, helperOf(fitPlaceHandler()))).toEqual(alone);
+		left = 3;
+		expect(await helped(tires)).toEqual(alone);
+		expect(await helped(async () => null)).toEqual(alone);
+		expect(await helped(() => Promise.reject(new Error('no threads')))).toEqual(alone);
+	});
+	it('ask no helper for one place, nor for what is not understood', async () => {
+		const none: StartFitHelper = () => expect.unreachable();
+		const one = { home: planned, options: { nookIds: [nookIds[0]!] } };
+		expect(await handleFitSideBySide(one, undefined, [none])).toEqual(handleFit(one));
+		expect(await handleFitSideBySide({ home: 5 }, undefined, [none])).toMatchObject({ ok: false });
+	});
+	it('price the looks of a room as one thread does', async () => {
+		const looks = { home: planned, roomId: 'bath' };
+		const seen: number[] = [];
+		const priced = await handleLooksSideBySide(looks, ({ done, of }) => seen.push(done / of), [
+			helperOf(fitPlaceHandler()),
+			helperOf(fitPlaceHandler())
+		]);
+		expect(priced).toEqual(handleLooks(looks));
+		expect(seen.at(-1)).toBe(1);
+		const unknown = { ...looks, roomId: 'attic' };
+		expect(await handleLooksSideBySide(unknown, undefined, [])).toEqual(handleLooks(unknown));
+	});
+	it('need the home first', () =>
+		expect(() => fitPlaceHandler()({ home: null, task: { nookId: 'x', options: {} } })).toThrow(
+			'before its home'
+		));
+	it('leave a core to the page where there are some', () => {
+		const counted = [1, 2, 3, 4, 16].map((cores) => asManyAsSuit(null, cores).length);
+		expect(counted).toEqual([2, 2, 2, 3, 4]);
+	});
+});
+
 describe('a large home planned from two sides', () => {
 	const home = generateHome({
 		seed: 3,
@@ -154,16 +253,14 @@ describe('a large home planned from two sides', () => {
 		handlePlaceBySides(payload, undefined, start);
 	it('has the plan that one thread finds, with a helper, with a broken one and with none', async () => {
 		let asked = 0;
-		const works: StartSide = async () => async (payload) => {
+		const works = helperOf<SearchPayload, SearchResult>((payload) => {
 			asked++;
-			const handled = handleSearch(structuredClone(payload));
-			if (!handled.ok) throw new Error('refused');
-			return handled.result;
-		};
+			return handleSearch(payload);
+		});
 		expect(alone.ok).toBe(true);
 		expect(await helped(works)).toEqual(alone);
 		expect(asked).toBe(1);
-		expect(await helped(async () => () => Promise.reject(new Error('gone')))).toEqual(alone);
+		expect(await helped(helperOf(gone))).toEqual(alone);
 		expect(await helped(async () => null)).toEqual(alone);
 	});
 	it('asks for no helper for a small home, nor for what it does not understand', async () => {

@@ -143,9 +143,13 @@ export function bestMix(style: Style, packer: Packer): (Tried & { readonly proof
 	);
 	const proof: Proof = { status, gap: chosen ? objective - bound : 0 };
 	const mix = chosen && chosen !== start ? inOrder(chosen) : found.mix;
-	const packed = packer.tidy(mix);
-	const isStrict = packed && !packed.hasDailyBehind;
-	return isStrict
-		? { mix, packed, proof }
-		: { mix: found.mix, packed: packer.tidy(found.mix) ?? found.packed, proof };
+	for (const each of new Set([packer.gathered(mix), mix])) {
+		const packed = packer.tidy(each);
+		if (packed && !packed.hasDailyBehind) return { mix: each, packed, proof };
+	}
+	for (const each of new Set([packer.gathered(found.mix), found.mix])) {
+		const packed = packer.tidy(each);
+		if (packed) return { mix: each, packed, proof };
+	}
+	return { ...found, proof };
 }

@@ -1,6 +1,6 @@
 import type { ContainerKind } from '../model';
 import { DAILY, type Good } from '../standing';
-import type { Filled } from './contents';
+import type { Filled } from './filling';
 import type { Holder, HoldOption } from './hold-option';
 import { outerOf } from './kind-sizes';
 
@@ -36,14 +36,14 @@ const firstDue = ({ holds }: Filled): string => holds.map(({ due }) => due).sort
  */
 function pilesOf(
 	groupId: string,
-	{ kind, containers, layers, isByDue }: Holder,
+	{ kind, containers, layers, limits }: Holder,
 	sideMm: number
 ): Block[] {
 	const outer = outerOf(kind);
 	const order = [...containers].sort((a, b) => {
 		const [later, sooner] = [firstDue(b), firstDue(a)];
 		const byDue = later < sooner ? -1 : later > sooner ? 1 : 0;
-		return (isByDue ? byDue : 0) || b.massG - a.massG;
+		return (limits.isByDue ? byDue : 0) || b.massG - a.massG;
 	});
 	const piles = Math.ceil(order.length / layers);
 	return Array.from({ length: piles }, (_, pile) => {

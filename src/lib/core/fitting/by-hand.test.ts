@@ -1,19 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { solvedOnce } from '../fixtures/solved-once';
 import { demoHome } from '../../data/demo';
 import { apply, counter, NOW } from '../fixtures/tiny-home';
 import type { Home } from '../model';
-import { adoptPlan, placeHome, toZonePlan } from '../zoning';
+import { adoptPlan } from '../zoning';
 import { movedByHand, partBoxes, placeByHand, type Stood } from './by-hand';
 import { checkFit } from './check-fit';
 import { fitNook } from './fit';
 import { keepArrangement, keptOf } from './save';
 
 const demo = demoHome(NOW);
-const planned = apply(
-	demo,
-	adoptPlan(toZonePlan(placeHome(demo, { seed: 1, moves: 20_000 }), 'p', 'Plan', NOW))
-);
+const planned = apply(demo, adoptPlan(solvedOnce('demo', () => demo).plan));
 const NOOKS = ['larder-1', 'larder-5', 'pan-1', 's3-up', 'fridge-2'];
 const fits = NOOKS.flatMap((nookId) => {
 	const result = fitNook(planned, nookId);

@@ -1,7 +1,8 @@
 import { densityOf } from '../kinds';
 import { pieceVolumeMl, type ContainerKind, type Thing } from '../model';
 import { type Good, piecesOf } from '../standing';
-import type { Fill, FillOptions } from './contents';
+import type { Fill } from './contents';
+import type { FillOptions } from './filling';
 
 /** Share of a pack that its contents fill when nothing is known of their density. */
 const PACK_FULL = 0.75;

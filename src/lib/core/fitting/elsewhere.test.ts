@@ -1,36 +1,25 @@
 import { describe, expect, it } from 'vitest';
+import { solvedOnce } from '../fixtures/solved-once';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
-import {
-	adoptPlan,
-	brokenRules,
-	layoutOf,
-	moveThing,
-	placeHome,
-	placesOfLots,
-	toZonePlan,
-	zoneModelOf
-} from '../zoning';
+import { adoptPlan, brokenRules, layoutOf, moveThing, placesOfLots, zoneModelOf } from '../zoning';
 import { elsewhereFor, fitNook, fitTogether, keepArrangements, keptFits, wantsOf } from '.';
 
 const demo = demoHome(NOW);
 const CROWDED = new Set(['oils', 'snacks', 'kid-snacks', 'breakfast', 'vases', 'dog-things']);
 /** A plan, and by hand more on one shelf than it holds. */
-const planned = apply(
-	apply(demo, adoptPlan(toZonePlan(placeHome(demo, { seed: 1, moves: 30_000 }), 'p', 'Plan', NOW))),
-	(draft) => {
-		const plan = draft.zonePlans['p']!;
-		const rest = plan.assignments.filter(
-			({ groupId, nookId }) => !CROWDED.has(groupId) && nookId !== 'larder-5'
-		);
-		const crowd = [...CROWDED].map((groupId) => ({
-			groupId: groupId as never,
-			nookId: 'larder-5' as never,
-			share: 1
-		}));
-		plan.assignments = [...rest, ...crowd];
-	}
-);
+const planned = apply(apply(demo, adoptPlan(solvedOnce('demo', () => demo).plan)), (draft) => {
+	const plan = draft.zonePlans['p']!;
+	const rest = plan.assignments.filter(
+		({ groupId, nookId }) => !CROWDED.has(groupId) && nookId !== 'larder-5'
+	);
+	const crowd = [...CROWDED].map((groupId) => ({
+		groupId: groupId as never,
+		nookId: 'larder-5' as never,
+		share: 1
+	}));
+	plan.assignments = [...rest, ...crowd];
+});
 const nookIds = [...new Set(planned.zonePlans['p']!.assignments.map((a) => a.nookId as string))];
 const fits = keptFits(fitTogether(planned, nookIds).results);
 const kept = apply(planned, keepArrangements(fits, NOW, 'k'));

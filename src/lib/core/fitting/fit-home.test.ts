@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { solvedOnce } from '../fixtures/solved-once';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
 import type { Home } from '../model';
-import { adoptPlan, placeHome, toZonePlan } from '../zoning';
+import { adoptPlan } from '../zoning';
 import {
 	buyContainers,
 	checkContents,
@@ -19,10 +20,7 @@ import {
 } from '.';
 
 const demo = demoHome(NOW);
-const planned = apply(
-	demo,
-	adoptPlan(toZonePlan(placeHome(demo, { seed: 1, moves: 30_000 }), 'p', 'Plan', NOW))
-);
+const planned = apply(demo, adoptPlan(solvedOnce('demo', () => demo).plan));
 const nookIds = [...new Set(planned.zonePlans['p']!.assignments.map((a) => a.nookId as string))];
 const some = nookIds.slice(0, 14);
 const together = fitTogether(planned, some);

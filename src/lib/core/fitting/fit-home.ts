@@ -1,7 +1,8 @@
 import type { ContainerKind, Home } from '../model';
 import { solvePurchase, type Way } from '../solvers/purchase';
-import { fitNook, type Arrangement, type FitResult } from './fit';
+import type { Arrangement, FitResult } from './fit';
 import { countsOf, ownedLeft } from './owned';
+import { runRounds, type FitRounds, type FitTask } from './rounds';
 import { isAlike, lacksOf, priced, toldApart } from './told-apart';
 
 /** How all places asked for are fitted together. */
@@ -21,23 +22,21 @@ export interface HomeFit {
 /** What a container more than it needs, or a kind more, costs in calm; about in minor units. */
 const PER_KIND = 60;
 /**
- * Fits several places together: each with all that the house has, and where more is wanted than there is, also without it;
- * then one way for each is chosen so that what is lacking and what is bought for the whole home is least, within the budget.
- * `onProgress` hears of each place and ends the work with a true answer; places not looked at by then are left out.
+ * The work of fitting several places together: each with all that the house has, and where more is wanted than there is, also
+ * without it; then one way for each is chosen so that what is lacking and what is bought for the whole home is least, within
+ * the budget. Results that are not given are left out.
+ * @param look Of the containers, instead of what the room of each place has.
  */
-export function fitTogether(
+export function* fitRounds(
 	home: Home,
 	nookIds: readonly string[],
-	onProgress?: (done: number, of: number) => boolean | void
-): HomeFit {
+	look?: string
+): FitRounds<HomeFit> {
 	const ids = [...new Set(nookIds)];
 	const owned = ownedLeft(home, ...ids);
 	const kinds = Object.values(home.containerKinds);
-	const first = new Map<string, FitResult>();
-	for (const [i, nookId] of ids.entries()) {
-		first.set(nookId, fitNook(home, nookId, { owned }));
-		if (onProgress?.(i + 1, ids.length)) break;
-	}
+	const results = yield ids.map((nookId) => ({ nookId, options: { owned, look } }));
+	const first = new Map(results.map((result, i) => [ids[i]!, result]));
 	const wanted = new Map<string, number>();
 	for (const result of first.values())
 		if ('arrangements' in result)
@@ -49,8 +48,10 @@ export function fitTogether(
 	const none = new Map([...owned].filter(([id]) => !contested.has(id)));
 	const uncontested = kinds.filter(({ id, owned }) => !contested.has(id) || owned === 0);
 	const ways = new Map<string, Arrangement[]>();
+	const further: FitTask[] = [];
 	for (const [nookId, result] of first) {
 		if (!('arrangements' in result)) continue;
+		ways.set(nookId, [...result.arrangements]);
 		const isContested = result.arrangements.some((each) =>
 			[...countsOf(each.placements).keys()].some((id) => contested.has(id))
 		);
@@ -58,16 +59,27 @@ export function fitTogether(
 		const asksMoney =
 			home.settings.budgetMinor !== null &&
 			result.arrangements.every(({ placements }) => placements.length > 0);
-		const more =
-			isContested || asksMoney
-				? [
-						fitNook(home, nookId, { owned: none, kinds: uncontested, search: 'short' }),
-						fitNook(home, nookId, { owned: none, kinds: [], search: 'short' })
-					].flatMap((other) => ('arrangements' in other ? other.arrangements : []))
-				: [];
-		ways.set(nookId, [...result.arrangements, ...more]);
+		if (isContested || asksMoney)
+			for (const others of [uncontested, []])
+				further.push({ nookId, options: { owned: none, kinds: others, search: 'short', look } });
 	}
+	const others = further.length ? yield further : [];
+	for (const [i, other] of others.entries())
+		if ('arrangements' in other) ways.get(further[i]!.nookId)!.push(...other.arrangements);
 	return choose(home, nookIds, first, ways, owned, kinds);
+}
+
+/**
+ * Fits several places together, one after another. `onProgress` hears of each place and ends the work with a true answer;
+ * places not looked at by then are left out.
+ */
+export function fitTogether(
+	home: Home,
+	nookIds: readonly string[],
+	onProgress?: (done: number, of: number) => boolean | void
+): HomeFit {
+	const of = new Set(nookIds).size;
+	return runRounds(home, fitRounds(home, nookIds), (done) => onProgress?.(done, of));
 }
 
 function choose(

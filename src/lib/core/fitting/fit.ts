@@ -75,6 +75,8 @@ export interface FitOptions {
 	readonly kinds?: readonly ContainerKind[];
 	/** How long the best choice is searched; `whole` unless said. */
 	readonly search?: SearchLength;
+	/** Look of the containers, empty: any; what the room has, unless said. */
+	readonly look?: string | undefined;
 }
 
 /** What it costs that something used daily stands behind something else, about in minor units. */
@@ -151,7 +153,7 @@ export function fitNook(home: Home, nookId: string, options: FitOptions = {}): F
 	if (!wants.length) return { status: 'nothing-to-fit', nookId };
 	const { room } = packing;
 	const { play } = home.settings;
-	const look = roomOfNook(home, nookId)?.look ?? '';
+	const look = options.look ?? roomOfNook(home, nookId)?.look ?? '';
 	const kinds = (options.kinds ?? Object.values(home.containerKinds)).filter((kind) =>
 		suitsLook(kind, look)
 	);

@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { solvedOnce } from '../fixtures/solved-once';
 import { demoHome } from '../../data/demo';
 import type { ContainerKind, Home } from '../model';
 import { apply, NOW } from '../fixtures/tiny-home';
-import { adoptPlan, placeHome, toZonePlan } from '../zoning';
+import { adoptPlan } from '../zoning';
 import {
 	checkFit,
 	fitFingerprint,
@@ -25,10 +26,7 @@ import { fillJars } from './decant';
 import { packWhatFits, DEFAULT_FLOOR } from './floor';
 
 const demo = demoHome(NOW);
-const placed = apply(
-	demo,
-	adoptPlan(toZonePlan(placeHome(demo, { seed: 1, moves: 60_000 }), 'p', 'Plan', NOW))
-);
+const placed = apply(demo, adoptPlan(solvedOnce('demo', () => demo).plan));
 const planned = [...new Set(placed.zonePlans['p']!.assignments.map((a) => a.nookId as string))];
 
 describe('packing a floor', () => {

@@ -1,6 +1,6 @@
 import type { ContainerKind } from '../model';
 import type { Good, Lane, TooLarge } from '../standing';
-import type { Filled } from './contents';
+import type { Filled, FillOptions } from './filling';
 import type { Want } from './wants';
 
 /** Containers of one kind with what is in each. */
@@ -10,8 +10,8 @@ export interface Holder {
 	readonly containers: readonly Filled[];
 	/** Most of the kind that may stand on each other. */
 	readonly layers: number;
-	/** On each other by when they are to be used, not by their weight. */
-	readonly isByDue: boolean;
+	/** What they may be filled with. */
+	readonly limits: FillOptions;
 }
 
 /** One way to hold a want: containers of one kind or two, and what stands free beside them. */
@@ -28,6 +28,8 @@ export interface HoldOption {
 	/** Things that stand behind another thing in their row, where one looks from the front; rows that lie loose in a chest. */
 	readonly hidden: number;
 	readonly massG: number;
+	/** Things of which some are in containers and some stand free. */
+	readonly parted: number;
 	/** Trays that slide about when the drawer is pulled: not as wide as it. */
 	readonly sliding: number;
 	/** Floor that it takes with its play, mm². */

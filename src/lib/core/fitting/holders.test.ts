@@ -1,16 +1,14 @@
 import { describe, expect, it } from 'vitest';
+import { solvedOnce } from '../fixtures/solved-once';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
 import type { Group, Home } from '../model';
-import { adoptPlan, DEFAULT_PLACE, placeHome, toZonePlan } from '../zoning';
+import { adoptPlan } from '../zoning';
 import { fitFingerprint, fitNook, holdersOf, isRaw, wantsOf } from '.';
 import { setHolder } from './save';
 
 const demo = demoHome(NOW);
-const planned = apply(
-	demo,
-	adoptPlan(toZonePlan(placeHome(demo, { ...DEFAULT_PLACE, moves: 30_000 }), 'p', 'Plan', NOW))
-);
+const planned = apply(demo, adoptPlan(solvedOnce('demo', () => demo).plan));
 const placeOf = (groupId: string) =>
 	planned.zonePlans['p']!.assignments.find((each) => each.groupId === groupId)!.nookId as string;
 const groupOf = (kind: string): Group =>

@@ -1,4 +1,4 @@
-import type { ContainerKind, ContainerRole, Settings } from '../model';
+import type { ContainerKind, ContainerRole, Settings, Thing } from '../model';
 import {
 	type Good,
 	massOf,
@@ -11,7 +11,8 @@ import {
 	volumeOf
 } from '../standing';
 import { blocksOf } from './blocks';
-import { fillContainers, type Fill, type FillOptions } from './contents';
+import { fillContainers, type Fill } from './contents';
+import type { FillOptions } from './filling';
 import { fillJars } from './decant';
 import { containersOf, type Holder, type HoldOption } from './hold-option';
 import { outerOf } from './kind-sizes';
@@ -56,14 +57,27 @@ const fill = (kind: ContainerKind, goods: readonly Good[], options: FillOptions)
 /** From so many containers on that hold one thing each, they keep no order. */
 const ONE_EACH = 3;
 /** Leaves out a bin for every single piece, where another kind takes more of them: raw packs stand on one tray. */
-function withoutOneEach(options: readonly HoldOption[], { goods }: Want): readonly HoldOption[] {
-	const pieces = goods.reduce((sum, good) => sum + good.pieces, 0);
-	const isOneEach = ({ holders }: HoldOption) => {
-		const count = containersOf({ holders }).length;
-		return holders[0]?.kind.role !== 'jar' && count >= ONE_EACH && count >= pieces;
+function withoutOneEach(options: readonly HoldOption[]): readonly HoldOption[] {
+	const isOneEach = ({ kind, containers }: Holder) => {
+		const pieces = containers
+			.flatMap(({ holds }) => holds)
+			.reduce((sum, good) => sum + good.pieces, 0);
+		return kind.role !== 'jar' && containers.length >= ONE_EACH && containers.length >= pieces;
 	};
-	const rest = options.filter((option) => !isOneEach(option));
+	const rest = options.filter(({ holders }) => !holders.some(isOneEach));
 	return rest.length ? rest : options;
+}
+
+/** Things of which some are in containers and some stand free; a jar takes one pack, and the next stay as they are. */
+function partedBetween(holders: readonly Holder[], loose: readonly Good[]): Set<Thing> {
+	const inside = new Set(
+		holders
+			.filter(({ kind }) => kind.role !== 'jar')
+			.flatMap(({ containers }) =>
+				containers.flatMap(({ holds }) => holds.map(({ thing }) => thing))
+			)
+	);
+	return new Set(loose.flatMap(({ thing }) => (inside.has(thing) ? [thing] : [])));
 }
 
 /** What a container more, and all of it standing free, weighs when ways are picked to go on from; about in minor units. */
@@ -120,6 +134,7 @@ export function holdOptions(
 			tooLarge,
 			// What lies loose in a chest is dug for.
 			hidden: inLayers ? lanes.length : seenFromAbove ? 0 : behind,
+			parted: partedBetween(holders, loose).size,
 			sliding: seenFromAbove
 				? holders.reduce((sum, holder) => sum + slidingOf(holder, room, play.sideMm), 0)
 				: 0,
@@ -129,26 +144,49 @@ export function holdOptions(
 	};
 	const held = (holders: readonly Holder[], rest: readonly Good[]) =>
 		optionOf(holders, rest, standFree(rest, clearIn(packing)));
+	/**
+	 * So many containers of a kind for goods, beside another one, and the rest free; the same with each thing whole in them or
+	 * free, where that differs.
+	 */
+	const heldAndWhole = (
+		goods: readonly Good[],
+		kind: ContainerKind,
+		part: Fill,
+		...beside: readonly Holder[]
+	): HoldOption[] => {
+		const heldIn = ({ containers, rest }: Fill, more: readonly Good[] = []) =>
+			containers.length
+				? [held([...beside, holderOf(kind, { containers, rest })], [...more, ...rest])]
+				: [];
+		const parted = partedBetween([holderOf(kind, part)], part.rest);
+		if (!parted.size) return heldIn(part);
+		const isParted = ({ thing }: Good) => parted.has(thing);
+		const whole = goods.filter((good) => !isParted(good));
+		return [
+			...heldIn(part),
+			...heldIn(fillOf(kind, whole, part.containers.length), goods.filter(isParted))
+		];
+	};
 	/** Baskets of a chest stand on each other, rim on rim, where there is height for two. */
 	const isLayered = ({ role, heightMm }: ContainerKind) =>
 		inLayers && role === 'basket' && clearMm >= 2 * heightMm;
 	const isPiled = (kind: ContainerKind) => (kind.stack && kind.lid) || isLayered(kind);
-	const isByDue = (kind: ContainerKind) => inLayers && isPiled(kind);
 	const holderOf = (kind: ContainerKind, { containers }: Fill): Holder => ({
 		kind,
 		containers,
 		layers: isPiled(kind) ? Math.max(1, Math.floor(clearMm / kind.heightMm)) : 1,
-		isByDue: isByDue(kind)
+		limits: limitsOf(kind)
+	});
+	const limitsOf = (kind: ContainerKind): FillOptions => ({
+		// Nothing looks out of what another stands on.
+		clearMm: isLayered(kind) ? kind.heightMm : clearMm,
+		mostG: STAYS.has(kind.role) ? Infinity : room.liftG,
+		mostContainers: MOST_CONTAINERS,
+		fillShare: play.fillShare,
+		isByDue: inLayers && isPiled(kind)
 	});
 	const fillOf = (kind: ContainerKind, goods: readonly Good[], mostContainers = MOST_CONTAINERS) =>
-		fill(kind, goods, {
-			// Nothing looks out of what another stands on.
-			clearMm: isLayered(kind) ? kind.heightMm : clearMm,
-			mostG: STAYS.has(kind.role) ? Infinity : room.liftG,
-			mostContainers,
-			fillShare: play.fillShare,
-			isByDue: isByDue(kind)
-		});
+		fill(kind, goods, { ...limitsOf(kind), mostContainers });
 	const suits = kinds
 		.filter(({ role }) => want.roles.includes(role) && suitsView(role, want.roles, seenFromAbove))
 		.flatMap((kind) => cutsFor(kind, packing))
@@ -167,18 +205,17 @@ export function holdOptions(
 		const heldMl = whole.containers.reduce((sum, { holds }) => sum + volumeOf(holds), 0);
 		// A jar takes one pack of each; what is over is expected.
 		if (!count || (kind.role !== 'jar' && heldMl < all * WORTH_SHARE)) continue;
-		const way = held([holderOf(kind, whole)], whole.rest);
-		found.push(way);
-		const score = way.costMinor + count * PER_CONTAINER + (volumeOf(whole.rest) / all) * PER_LOOSE;
+		const [way, ...others] = heldAndWhole(want.goods, kind, whole);
+		found.push(way!, ...others);
+		const score = way!.costMinor + count * PER_CONTAINER + (volumeOf(whole.rest) / all) * PER_LOOSE;
 		wholes.push({ kind, score });
 		if (whole.rest.length) begun.push({ holder: holderOf(kind, whole), rest: whole.rest, score });
 		const offered = [Math.ceil(count / 2), have(kind)];
 		for (const fewer of new Set([...offered, count - 1])) {
 			if (fewer < 1 || fewer >= count) continue;
 			const part = fillOf(kind, want.goods, fewer);
-			const holder = holderOf(kind, part);
-			if (offered.includes(fewer)) found.push(held([holder], part.rest));
-			begun.push({ holder, rest: part.rest, score });
+			if (offered.includes(fewer)) found.push(...heldAndWhole(want.goods, kind, part));
+			begun.push({ holder: holderOf(kind, part), rest: part.rest, score });
 		}
 	}
 	const least = <Each extends { readonly score: number }>(from: readonly Each[], most: number) =>
@@ -187,11 +224,10 @@ export function holdOptions(
 	for (const { holder, rest } of least(begun, FIRST_KINDS))
 		for (const { kind } of seconds) {
 			if (kind.id === holder.kind.id) continue;
-			const second = fillOf(kind, rest);
-			if (second.containers.length) found.push(held([holder, holderOf(kind, second)], second.rest));
+			found.push(...heldAndWhole(rest, kind, fillOf(kind, rest), holder));
 		}
 	return [
-		...withoutOneEach(found, want),
+		...withoutOneEach(found),
 		...waysFree(want.goods, clearIn(packing)).map((way, _, [shared]) =>
 			optionOf([], want.goods, way, shared)
 		)

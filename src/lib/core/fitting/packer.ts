@@ -2,6 +2,7 @@ import type { Stands } from '../solvers/choice';
 import type { Decision } from '../solvers/packing';
 import type { NookRoom, Packing } from '../standing';
 import { allStands, begunStands, isLarge } from './all-stand';
+import { gathered } from './gather';
 import type { HoldOption } from './hold-option';
 import { laidOut } from './lay-out';
 import { packMost, packTidy, packWhole, type Packed } from './pack-mix';
@@ -37,6 +38,8 @@ export interface Packer {
 	readonly soonTidy: (mix: Mix) => Packed | null;
 	/** Whole, in the tidiest order found. */
 	readonly tidy: (mix: Mix) => Packed | null;
+	/** The same ways with each thing in one container where that goes, and with its like. */
+	readonly gathered: (mix: Mix) => Mix;
 }
 
 /** Positions tried for goods that nothing holds. */
@@ -71,6 +74,16 @@ export function packerOf(
 		return packed && packTidy(mix, packing, packed, 'soon');
 	});
 	let large = 0;
+	const gatheredWays = new Map<HoldOption, HoldOption>();
+	const gatheredWay = (way: HoldOption): HoldOption => {
+		let other = gatheredWays.get(way);
+		if (!other) {
+			other = gathered(way);
+			gatheredWays.set(way, other);
+			if (other !== way) numbers.set(other, numbers.size);
+		}
+		return other;
+	};
 	return {
 		options,
 		room,
@@ -90,6 +103,7 @@ export function packerOf(
 		tidy: remembered((mix) => {
 			const packed = soonTidy(mix);
 			return packed && packTidy(mix, packing, packed, 'well');
-		})
+		}),
+		gathered: (mix) => (mix.every((way) => gatheredWay(way) === way) ? mix : mix.map(gatheredWay))
 	};
 }

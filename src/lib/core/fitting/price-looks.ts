@@ -1,7 +1,8 @@
 import { activePlan, type Home } from '../model';
 import { volumeOf } from '../standing';
-import { fitTogether } from './fit-home';
+import { fitRounds } from './fit-home';
 import { looksOf, roomOfNook } from './looks';
+import { runRounds, type FitRounds } from './rounds';
 import { lacksOf } from './told-apart';
 
 /** What it takes to have one look in a room. */
@@ -23,29 +24,20 @@ export const plannedInRoom = (home: Home, roomId: string): string[] =>
 		(nookId) => roomOfNook(home, nookId)?.id === roomId
 	);
 
+/** Times that `priceLooks` looks at a place of a room. */
+export const looksToPrice = (home: Home, roomId: string): number =>
+	(looksOf(home).length + 1) * plannedInRoom(home, roomId).length;
+
 /**
- * Fits the places of a room together for each look that the home knows, and for any: what one look costs, and what it leaves
- * out. Any look first, then the cheapest. `onProgress` hears of each place and ends the work with a true answer; then only
- * what was looked at to the end is told.
+ * The work of pricing the looks of a room: its places fitted together for each look that the home knows, and for any; what one
+ * look costs, and what it leaves out. Any look first, then the cheapest.
  */
-export function priceLooks(
-	home: Home,
-	roomId: string,
-	onProgress?: (done: number, of: number) => boolean | void
-): LookPrice[] {
-	const room = home.rooms[roomId];
+export function* lookRounds(home: Home, roomId: string): FitRounds<LookPrice[]> {
 	const nookIds = plannedInRoom(home, roomId);
-	if (!room || !nookIds.length) return [];
-	const looks = ['', ...looksOf(home)];
+	if (!home.rooms[roomId] || !nookIds.length) return [];
 	const prices: LookPrice[] = [];
-	for (const [i, look] of looks.entries()) {
-		const dressed: Home = { ...home, rooms: { ...home.rooms, [room.id]: { ...room, look } } };
-		let isOver = false;
-		const { results, purchase } = fitTogether(dressed, nookIds, (done) => {
-			isOver = !!onProgress?.(i * nookIds.length + done, looks.length * nookIds.length);
-			return isOver;
-		});
-		if (isOver) break;
+	for (const look of ['', ...looksOf(home)]) {
+		const { results, purchase } = yield* fitRounds(home, nookIds, look);
 		const chosen = results.flatMap((result) =>
 			'arrangements' in result ? [result.arrangements[0]!] : []
 		);
@@ -59,4 +51,14 @@ export function priceLooks(
 	}
 	const [any, ...others] = prices;
 	return any ? [any, ...others.sort((a, b) => a.costMinor - b.costMinor)] : [];
+}
+
+/** Prices the looks of a room, place after place; `onProgress` hears of each. */
+export function priceLooks(
+	home: Home,
+	roomId: string,
+	onProgress?: (done: number, of: number) => void
+): LookPrice[] {
+	const of = looksToPrice(home, roomId);
+	return runRounds(home, lookRounds(home, roomId), (done) => onProgress?.(done, of));
 }

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { solvedOnce } from '../fixtures/solved-once';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
 import { planFor } from '../fixtures/plan-for';
 import type { Home } from '../model';
-import { adoptPlan, brokenRules, layoutOf, placeHome, toZonePlan, zoneModelOf } from '../zoning';
+import { adoptPlan, brokenRules, layoutOf, zoneModelOf } from '../zoning';
 import { setShelves, setShelvesFor, shelfColumn } from '.';
 
 const demo = demoHome(NOW);
@@ -83,7 +84,7 @@ describe('setting shelves for what stands on them', () => {
 		expect(setting.against.length).toBeGreaterThan(0);
 	});
 	it('is never offered against a rule, and takes from no group what height it has', () => {
-		const plan = toZonePlan(placeHome(demo, { seed: 1, moves: 30_000 }), 'p', 'P', NOW);
+		const plan = solvedOnce('demo', () => demo).plan;
 		const home = apply(demo, adoptPlan(plan));
 		const wrong = (of: Home) => {
 			const model = zoneModelOf(of);

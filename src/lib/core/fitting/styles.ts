@@ -26,6 +26,7 @@ export const STYLES: Readonly<Record<ArrangementName, Style>> = {
 			rankOf(option) * 20 +
 			option.hidden * 50 +
 			option.sliding * 40 +
+			option.parted * 60 +
 			airOf(option) * 150
 	},
 	// Few containers, little loose, each in the holder made for it.
@@ -38,6 +39,7 @@ export const STYLES: Readonly<Record<ArrangementName, Style>> = {
 			rankOf(option) * 120 +
 			option.hidden * 150 +
 			option.sliding * 60 +
+			option.parted * 120 +
 			airOf(option) * 400
 	},
 	// Small footprint.
@@ -45,7 +47,11 @@ export const STYLES: Readonly<Record<ArrangementName, Style>> = {
 		money: 0.3,
 		disorder: 1,
 		lacks: (option) =>
-			option.floorMm2 / 100 + looseCost(option) * 2 + rankOf(option) * 40 + option.hidden * 40
+			option.floorMm2 / 100 +
+			looseCost(option) * 2 +
+			rankOf(option) * 40 +
+			option.hidden * 40 +
+			option.parted * 60
 	}
 };
 
@@ -60,6 +66,7 @@ export const discomfortOf = (option: HoldOption): number =>
 	rankOf(option) * 40 +
 	option.hidden * 60 +
 	option.sliding * 25 +
+	option.parted * 60 +
 	airOf(option) * 200;
 
 /** Kinds of thing that a shelf holds as well as any bin: nothing falls over, and nothing is small. */

@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { solvedOnce } from '../fixtures/solved-once';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
 import { roomOf, type Packing } from '../standing';
-import { adoptPlan, placeHome, toZonePlan } from '../zoning';
+import { adoptPlan } from '../zoning';
 import type { HoldOption } from './hold-option';
 import { holdOptions } from './options';
 import { ownedLeft } from './owned';
@@ -13,10 +14,7 @@ import { upgraded } from './upgrade';
 import { wantsOf } from './wants';
 
 const demo = demoHome(NOW);
-const planned = apply(
-	demo,
-	adoptPlan(toZonePlan(placeHome(demo, { seed: 1, moves: 20_000 }), 'p', 'Plan', NOW))
-);
+const planned = apply(demo, adoptPlan(solvedOnce('demo', () => demo).plan));
 const kinds = Object.values(planned.containerKinds);
 const waysIn = (nookId: string, packing: Packing) =>
 	wantsOf(planned, nookId).map((want) =>

@@ -105,6 +105,12 @@ export const SUMMED: Readonly<
 	}
 };
 
+/** What hangs on a holder or stands at its spot while it is in use: only the next one is fetched, once in so many uses. */
+const IN_USE_ELSEWHERE: ReadonlySet<string> = new Set(['bathroom.paper']);
+const USES_A_ROLL = 5;
+const fetchesOf = (holding: Holding): number =>
+	SUMMED.usesPerWeek.of(holding) / (IN_USE_ELSEWHERE.has(holding.thing.category) ? USES_A_ROLL : 1);
+
 const inStock = (holdings: readonly Holding[]) => holdings.filter(({ pieces }) => pieces > 0);
 
 function summed(held: readonly Holding[], key: SummedFigure): number {
@@ -193,7 +199,7 @@ export function groupFigures(
 			...held.map(({ thing }) => Math.min(thing.piece.widthMm, thing.piece.depthMm))
 		),
 		usesPerWeek: figure('usesPerWeek'),
-		tripsPerWeek: overrides.usesPerWeek ?? tripsOf(held.map(SUMMED.usesPerWeek.of), stations),
+		tripsPerWeek: overrides.usesPerWeek ?? tripsOf(held.map(fetchesOf), stations),
 		stations,
 		userIds:
 			overrides.userIds ??

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { demoHome } from '../../data/demo';
 import { usesPerWeek, type Home, type Person } from '../model';
-import { apply, counter, NOW, tinyHome } from '../fixtures/tiny-home';
+import { apply, counter, NOW, tinyHome, withLines } from '../fixtures/tiny-home';
 import {
 	allergensOf,
 	allGroupFigures,
@@ -116,6 +116,26 @@ describe('figures of a group', () => {
 						: (parts[0]?.value ?? 0);
 				expect(made).toBeCloseTo(f[key]);
 			}
+	});
+	it('fetch a roll of paper once in several uses: the one in use hangs on its holder', () => {
+		const paper = withLines(demo, ['6 toilet rolls'], Object.keys(demo.nooks)[0]!);
+		const rolls = Object.values(paper.things).filter(
+			({ category }) => category === 'bathroom.paper'
+		);
+		const own = apply(paper, (draft) => {
+			for (const { id } of rolls) {
+				draft.things[id]!.use = { class: 'daily', countedPerWeek: null };
+				draft.things[id]!.groupId = 'rolls' as never;
+			}
+			draft.groups['rolls'] = {
+				...Object.values(draft.groups)[0]!,
+				id: 'rolls' as never,
+				name: 'Rolls'
+			};
+		});
+		const { tripsPerWeek, usesPerWeek: uses } = figuresOf(own, 'Rolls');
+		expect(uses).toBe(7 * rolls.length);
+		expect(tripsPerWeek).toBeLessThan(uses / 4);
 	});
 	it('take the look of most of what they hold', () => {
 		expect(figuresOf(demo, 'Cleaning').look).toBe('hide');

@@ -15,17 +15,21 @@ import {
 } from '../model';
 import { baseAboveFloorMm, nooksInOrder, reachHeights, type NookPlace } from '../survey';
 
+/** Kinds of place that the table tells apart; a household speaks of drawers by their depth alone, and of heights roughly. */
+const PlaceKind = z.enum([...SPOTS, 'low-drawer', 'wall-upper']);
+export type PlaceKind = z.infer<typeof PlaceKind>;
+
 /** Where a kind of thing belongs: first choice costs nothing, what is named nowhere is fair, poor costs a lot. */
 export const Belongs = z.strictObject({
 	kinds: z.array(z.string()).min(1),
-	first: z.array(Spot).min(1),
+	first: z.array(PlaceKind).min(1),
 	/** First choices of a home that has none of the first. */
-	instead: z.array(Spot).optional(),
-	poor: z.array(Spot),
+	instead: z.array(PlaceKind).optional(),
+	poor: z.array(PlaceKind),
 	/** Fair at best, though the place is a first choice by another name. */
-	fair: z.array(Spot).optional(),
+	fair: z.array(PlaceKind).optional(),
 	/** Poor even where the place is a first choice as well. */
-	bad: z.array(Spot).optional(),
+	bad: z.array(PlaceKind).optional(),
 	/** Where its work is done: a first choice only within so many metres' walk, poor beyond so many. */
 	near: z
 		.strictObject({ to: z.array(StationKind).min(1), firstM: z.number(), poorM: z.number() })
@@ -49,6 +53,8 @@ const SHALLOW_MM = 170;
 const USUAL_MM = 1680;
 /** The shelf of a wall cabinet that one still takes from without stretching stands below this, mm. */
 const LOWEST_WALL_MM = 1600;
+/** The one above it, of which one still sees and takes what stands in front, begins below this, mm. */
+const UPPER_WALL_MM = 1800;
 const isLarder = (name: string) => /larder|pantry|store ?room/i.test(name);
 /** Whether a place is one of a bathroom: by its room, or by what only bathrooms have. */
 export const isBathroom = ({ room, cabinet }: Pick<NookPlace, 'room' | 'cabinet'>): boolean =>
@@ -97,9 +103,9 @@ function isAside(home: Pick<Home, 'stations'>, place: NookPlace): boolean {
 export function spotsOf(
 	home: Pick<Home, 'nooks' | 'rooms' | 'cabinets' | 'stations'>,
 	place: NookPlace
-): ReadonlySet<Spot> {
+): ReadonlySet<PlaceKind> {
 	const { nook, cabinet, room } = place;
-	const spots = new Set<Spot>();
+	const spots = new Set<PlaceKind>();
 	const base = baseAboveFloorMm(place);
 	const body = reachHeights(USUAL_MM);
 	const bath = isBathroom(place);
@@ -111,10 +117,16 @@ export function spotsOf(
 	if (nook.tags.includes('satellite') || isOut) spots.add('satellite');
 	const isWall = nook.kind === 'shelf' && cabinet.form === 'wall' && base <= LOWEST_WALL_MM;
 	if (isWall) spots.add('wall-shelf');
-	else if (base > body.shoulder) spots.add('above-shoulder');
-	else if (base >= body.knee) spots.add('knee-to-shoulder');
-	if (nook.kind === 'drawer')
-		spots.add((nook.inside.heightMm ?? 0) <= SHALLOW_MM ? 'shallow-drawer' : 'deep-drawer');
+	else if (base > body.shoulder) {
+		spots.add('above-shoulder');
+		if (nook.kind === 'shelf' && cabinet.form === 'wall' && base <= UPPER_WALL_MM)
+			spots.add('wall-upper');
+	} else if (base >= body.knee) spots.add('knee-to-shoulder');
+	if (nook.kind === 'drawer') {
+		const isShallow = (nook.inside.heightMm ?? 0) <= SHALLOW_MM;
+		spots.add(isShallow ? 'shallow-drawer' : 'deep-drawer');
+		if (isShallow && base < body.knee) spots.add('low-drawer');
+	}
 	if (nook.kind === 'shelf' && base < body.knee) spots.add('low-shelf');
 	if (nook.kind === 'shelf' && (nook.inside.widthMm ?? Infinity) < 250) spots.add('slot');
 	if (nook.kind === 'top') spots.add('top');
@@ -155,29 +167,50 @@ function kindsOf(figures: GroupFigures): ReadonlyMap<string, number> {
 	return shares;
 }
 
+/** Kinds of place that stand for another one in the table. */
+const IN_STEAD: readonly (readonly [PlaceKind, PlaceKind])[] = [
+	// A low drawer is for what is large, however low its front; nobody bends down for a fork.
+	['low-drawer', 'shallow-drawer'],
+	// One stretches for it, but it is by the work, and no place to put things out of the way.
+	['wall-upper', 'above-shoulder']
+];
+/** What the table goes by. */
+function placeKinds(spots: ReadonlySet<PlaceKind>): ReadonlySet<PlaceKind> {
+	const hidden = IN_STEAD.filter(([stands]) => spots.has(stands)).map(([, forIt]) => forIt);
+	return hidden.length ? new Set([...spots].filter((spot) => !hidden.includes(spot))) : spots;
+}
+
 /** Tells how far it is to the nearest station of these kinds, m; null: the home has none. */
 export type WalkTo = (kinds: readonly StationKind[]) => number | null;
 const NOWHERE: WalkTo = () => null;
 
 /** What a trip to a place costs more than to one where the kind belongs, m. */
 const RATES: Readonly<Record<PlaceRank, number>> = { first: 0, fair: 1.2, poor: 4 };
+/** So many times a poor place costs where a kind is out of question: equipment in the larder, ware in a bathroom. */
+const BAD = 1.4;
 /** Trips a week below and above which the rate counts no further: rare things still want their place. */
 const TRIPS = { least: 4, most: 14 };
 
 /** Uses a week below which equipment is out of the way where it would else be too far or too high. */
 const RARE = 0.5;
 const EQUIPMENT = /^(?:kitchen|home)\./;
-const OUT_OF_THE_WAY: readonly Spot[] = ['satellite', 'top', 'above-shoulder', 'corner'];
+const OUT_OF_THE_WAY: readonly PlaceKind[] = [
+	'satellite',
+	'top',
+	'above-shoulder',
+	'wall-upper',
+	'corner'
+];
 /** Kinds of place that are bad for a kind however seldom it is used. */
-const isNeverRare = (spot: Spot): boolean => !OUT_OF_THE_WAY.includes(spot);
+const isNeverRare = (spot: PlaceKind): boolean => !OUT_OF_THE_WAY.includes(spot);
 
 /** Where kinds belong in one home: the table, what it has in its place, and what the household said otherwise. */
 export class BelongsTable {
 	private readonly own = new Map<string, PlaceRank>();
-	private readonly has: ReadonlySet<Spot>;
+	private readonly has: ReadonlySet<PlaceKind>;
 
 	/** `has` are the kinds of place that the home has at all. */
-	constructor(rows: readonly BelongsHere[], has: Iterable<Spot> = SPOTS) {
+	constructor(rows: readonly BelongsHere[], has: Iterable<PlaceKind> = SPOTS) {
 		for (const { kind, spot, standing } of rows) this.own.set(`${kind}/${spot}`, standing);
 		this.has = new Set(has);
 	}
@@ -188,7 +221,7 @@ export class BelongsTable {
 	 */
 	standing(
 		kind: string,
-		spots: ReadonlySet<Spot>,
+		spots: ReadonlySet<PlaceKind>,
 		walkTo: WalkTo = NOWHERE,
 		isRare = false
 	): PlaceRank | null {
@@ -196,7 +229,8 @@ export class BelongsTable {
 		if (said.length) return PLACE_RANKS.find((standing) => said.includes(standing))!;
 		const row = byKind.get(kind);
 		if (!row) return null;
-		const is = (some?: readonly Spot[]) => !!some && some.some((spot) => spots.has(spot));
+		const kinds = placeKinds(spots);
+		const is = (some?: readonly PlaceKind[]) => !!some && some.some((spot) => kinds.has(spot));
 		const farM = row.near ? (walkTo(row.near.to) ?? 0) : 0;
 		const inTheWay = row.away && (walkTo(row.away.from) ?? Infinity) <= row.away.withinM;
 		if (isRare && EQUIPMENT.test(kind) && is(OUT_OF_THE_WAY) && !is(row.bad?.filter(isNeverRare)))
@@ -214,18 +248,22 @@ export class BelongsTable {
 		kind: string,
 		share: number,
 		{ usesPerWeek }: Pick<GroupFigures, 'usesPerWeek'>,
-		spots: ReadonlySet<Spot>,
+		spots: ReadonlySet<PlaceKind>,
 		walkTo?: WalkTo
 	): number {
 		const standing = this.standing(kind, spots, walkTo, usesPerWeek < RARE);
-		return standing ? RATES[standing] * share * (byKind.get(kind)?.pull ?? 1) : 0;
+		if (!standing) return 0;
+		const row = byKind.get(kind);
+		const said = [...spots].some((spot) => this.own.has(`${kind}/${spot}`));
+		const isBad = standing === 'poor' && !said && !!row?.bad?.some((spot) => spots.has(spot));
+		return RATES[standing] * (isBad ? BAD : 1) * share * (row?.pull ?? 1);
 	}
 
 	/**
 	 * What it costs a week that a group stands where its kinds do not belong, m: a rate for each trip, weighted by what
 	 * is used of each kind. 0 in a place of first choice.
 	 */
-	outOfPlaceM(figures: GroupFigures, spots: ReadonlySet<Spot>, walkTo?: WalkTo): number {
+	outOfPlaceM(figures: GroupFigures, spots: ReadonlySet<PlaceKind>, walkTo?: WalkTo): number {
 		const trips = Math.min(TRIPS.most, Math.max(TRIPS.least, figures.tripsPerWeek));
 		let rate = 0;
 		for (const [kind, share] of kindsOf(figures))
@@ -234,7 +272,7 @@ export class BelongsTable {
 	}
 
 	/** Says why a group stands badly in a place: the reason of the kind that costs most there; empty: it stands well. */
-	why(figures: GroupFigures, spots: ReadonlySet<Spot>, walkTo?: WalkTo): string {
+	why(figures: GroupFigures, spots: ReadonlySet<PlaceKind>, walkTo?: WalkTo): string {
 		let worst = { rate: 0, why: '' };
 		for (const [kind, share] of kindsOf(figures)) {
 			const rate = this.rate(kind, share, figures, spots, walkTo);
@@ -260,7 +298,7 @@ export const belongsIn = memoOn(
 	(home) =>
 		new BelongsTable(
 			home.belongs,
-			nooksInOrder(home).flatMap((place) => [...spotsOf(home, place)])
+			nooksInOrder(home).flatMap((place) => [...placeKinds(spotsOf(home, place))])
 		)
 );
 

@@ -23,7 +23,7 @@ import { pairsOf, type RoutinePair } from './pairs';
 import { petCouldTake } from './pet-dangers';
 import { partsFor, type Capacity, type PartDraft, type PartsInput } from './parts';
 import { partAgain } from './part-again';
-import { partingPrint, partsInForce, rowsInForce } from './parts-of-plan';
+import { partingPrint, partsInForce, rowsByGroup, rowsInForce } from './parts-of-plan';
 import { keptToPins, partsForPinned, pinnedNooks } from './pins';
 import { inputsOf, peopleOf, ROUTINE_WEIGHT, rowOf, usedShare } from './rows';
 import { nookNow, once, sceneOf, type Scene } from './scene';
@@ -182,6 +182,10 @@ export const zoneModelOf = cacheByKey(
 	(home) => modelOf(sceneOf(home), { ...ANEW, inForce: rowsInForce(home) })
 );
 
+/** A home as some plan parts it, which need not be the one in force; never searches. */
+export const modelOfPlan = (home: Home, assignments: readonly Assignment[]): ZoneModel =>
+	modelOf(sceneOf(home), { ...ANEW, inForce: rowsByGroup(assignments) });
+
 /**
  * Parts that stand in one nook without a crowd: a large one holds more. Each part more costs the price. A part of which the
  * rows take much of the front by themselves counts for as many as that share of it would hold: of two that each fill more
@@ -226,8 +230,9 @@ export function buildZoneModel(home: Home, like?: Pick<ZoneModel, 'parting'>): Z
 		return { model, effort, parting: { ...ANEW, isTight, wished: counts } };
 	};
 	let best = partedFrom(isTight, isTight ? tight : roomy);
-	if (!isTight && roomy.problem.G * roomy.problem.N <= SMALL_CELLS) {
-		const other = partedFrom(true, tight ?? modelOf(free, { ...ANEW, isTight: true }));
+	if (roomy.problem.G * roomy.problem.N <= SMALL_CELLS) {
+		const start = isTight ? roomy : (tight ?? modelOf(free, { ...ANEW, isTight: true }));
+		const other = partedFrom(!isTight, start);
 		if (other.effort < best.effort) best = other;
 	}
 	return free === scene ? best.model : modelOf(scene, best.parting);

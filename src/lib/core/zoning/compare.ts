@@ -1,6 +1,6 @@
 import type { Assignment, Edit, Home, ZonePlan } from '../model';
 import { REACH_BANDS } from '../survey';
-import type { ZoneModel } from './build';
+import { modelOfPlan } from './build';
 import { brokenRules, layoutOf, totalsOf } from './explain';
 import { moveOrder } from './move-order';
 import type { PlaceResult } from './solve';
@@ -44,13 +44,15 @@ export interface PlanScore {
 
 /**
  * Scores a plan by figures that mean the same whatever the school: what is walked and reached in a week, what has to be
- * carried, what has no place and what is broken. All of them come from the model that the solver's costs come from.
+ * carried, what has no place and what is broken. All of them come from the model that the solver's costs come from, parted as
+ * the plan is: no search, so that it may run beside a page.
  */
 export function scorePlan(
 	home: Home,
-	model: ZoneModel,
+	{ schools }: Pick<SchoolVariant, 'schools'>,
 	{ assignments, overflow }: Pick<PlaceResult, 'assignments' | 'overflow'>
 ): PlanScore {
+	const model = modelOfPlan({ ...home, schools }, assignments);
 	const totals = totalsOf(model, assignments);
 	const moves = moveOrder(home, { assignments: [...assignments] });
 	const hard = REACH_BANDS.filter((band) => band !== 'easy' && band !== 'good');

@@ -36,7 +36,7 @@ export {
 } from './explain';
 export { noteProof, provePlan, type PlanProof, type ProvePlanOptions } from './prove-plan';
 export { whyAstray } from './scene';
-export { belongsOf } from './belongs';
+export { belongsOf, type PlaceKind } from './belongs';
 export { familyIndex, familyName, FAMILY_COUNT } from './families';
 export { REVIEW_CODES, reviewPlan, type Objection, type ReviewCode } from './review';
 export { keepingCosts, type KeepingCost } from './keeping';

@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest';
+import { solvedOnce } from '../fixtures/solved-once';
 import { demoHome } from '../../data/demo';
 import { apply, NOW } from '../fixtures/tiny-home';
 import { zoneModelOf } from './build';
 import { adoptPlan } from './edits';
 import { layoutOf } from './explain';
 import { keepingCosts } from './keeping';
-import { placeHome, toZonePlan } from './solve';
+import { toZonePlan } from './solve';
 
 const bare = demoHome(NOW);
-const plan = placeHome(bare, { seed: 1, moves: 60_000 });
+const plan = solvedOnce('demo', () => bare).result;
 const home = apply(bare, adoptPlan(toZonePlan(plan, 'p', 'Plan', NOW)));
 const model = zoneModelOf(home);
 const layout = layoutOf(model, plan.assignments);

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { solvedOnce } from '../fixtures/solved-once';
 import { demoHome } from '$lib/data/demo';
 import { NOW } from '../fixtures/tiny-home';
 import { applyEdit, GroupId, NookId, type Home } from '../model';
 import { doMove, moveOrder, type MoveOrder } from './move-order';
-import { DEFAULT_PLACE, placeHome } from './solve';
 
 const demo = demoHome(NOW);
 const carryOut = (home: Home, { steps }: MoveOrder): Home =>
@@ -21,7 +21,7 @@ const strays = (home: Home, assignments: { groupId: string; nookId: string }[]) 
 };
 
 describe('the move order', () => {
-	const { assignments } = placeHome(demo, { ...DEFAULT_PLACE, moves: 60_000 });
+	const { assignments } = solvedOnce('demo', () => demo).result;
 	const order = moveOrder(demo, { assignments: [...assignments] });
 
 	it('leaves everything where the plan has it, and is then empty', () => {

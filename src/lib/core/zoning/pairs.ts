@@ -10,6 +10,9 @@ export const splitNear = (parts: number): number => (SPLIT_NEAR * 2) / Math.max(
 const LIKE_NEAR = 0.3;
 /** Effort of standing together of what should be apart (smell, ethylene). */
 const APART_EFFORT = 15;
+/** The same for onions, potatoes and fruit, each of which spoils the others. */
+const PRODUCE_EFFORT = 45;
+const PRODUCE = ['food.onions', 'food.potatoes', 'food.fruit'];
 /** The same for what is free of an allergen that somebody here must avoid, with what holds it. */
 const ALLERGEN_EFFORT = 40;
 
@@ -70,6 +73,9 @@ export function pairsOf(
 	const branches = parts.map(({ figures }) => branchOf(figures));
 	const holds = (figures: GroupFigures, code: string) =>
 		figures.things.some((t) => categoryOf(t.category).code === code);
+	const produce = parts.map(
+		({ figures }) => new Set(PRODUCE.filter((code) => holds(figures, code)))
+	);
 	const isPotato = (figures: GroupFigures) => holds(figures, 'food.potatoes');
 	for (let a = 0; a < parts.length; a++)
 		for (let b = a + 1; b < parts.length; b++) {
@@ -83,12 +89,10 @@ export function pairsOf(
 			const ripens =
 				(one.traits.has('ethylene') && isPotato(two)) ||
 				(two.traits.has('ethylene') && isPotato(one));
-			// Onions make potatoes sprout.
-			const sprouts =
-				(isPotato(one) && holds(two, 'food.onions')) ||
-				(isPotato(two) && holds(one, 'food.onions'));
+			const kinds = new Set([...produce[a]!, ...produce[b]!]);
+			const spoils = produce[a]!.size > 0 && produce[b]!.size > 0 && kinds.size > 1;
 			const together =
-				(smell || ripens || sprouts ? APART_EFFORT : 0) +
+				(spoils ? PRODUCE_EFFORT : smell || ripens ? APART_EFFORT : 0) +
 				(allergenMeets(one, two) ? ALLERGEN_EFFORT : 0);
 			const like = branches[a] === branches[b] ? LIKE_NEAR : 0;
 			// The trips of a group are shared out over its parts.

@@ -40,6 +40,18 @@ describe('groups that stand badly as they are', () => {
 			.reduce((sum, { share }) => sum + share, 0);
 		expect(placed).toBeGreaterThan(0.7);
 	});
+	it('are parted several at once where no one of them makes room', () => {
+		const start = buildZoneModel(sketchHome(FLATSHARE));
+		const sizes: number[] = [];
+		partAgain(start, (asked) => {
+			sizes.push(asked.size);
+			return start;
+		});
+		const at = sizes.findIndex((size) => size > 1);
+		// Each by itself first, then more and more of them.
+		expect(at).toBeGreaterThan(2);
+		expect(sizes.slice(at, at + 3)).toEqual([2, 4, 8]);
+	});
 	it('are parted alike each time', () => {
 		const home = sketchHome(DOG_AND_TODDLER);
 		expect(counts(buildZoneModel(home))).toEqual(counts(buildZoneModel({ ...home })));

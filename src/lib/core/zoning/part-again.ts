@@ -19,6 +19,8 @@ const TRIES = 60;
 const MOST_CELLS = 100_000;
 /** How the parts of a group that is tried change, in turn. */
 const STEPS = [1, 2, -1];
+/** So many groups are parted at once where none by itself makes room. */
+const AT_ONCE = [2, 4, 8];
 
 interface Look {
 	readonly assignment: Int32Array;
@@ -31,6 +33,8 @@ interface Look {
 	 * there; then those that stand where one of these or something without a place could, by what they stand in the way of.
 	 */
 	readonly candidates: readonly string[];
+	/** Groups that stand where something without a place could. */
+	readonly blocking: readonly string[];
 }
 
 /** The groups of some figures, the largest first. */
@@ -95,11 +99,13 @@ function lookAt({ problem, parts }: Parted, start?: Int32Array): Look {
 		effort += splitEffort(parts.find(({ figures }) => figures.groupId === groupId)!.figures, count);
 	const ill = byMost(new Map([...regrets].filter(([, regret]) => regret > REGRET)));
 	const model = { problem, parts };
+	const blocking = inTheWay(model, assignment);
 	return {
 		effort,
 		assignment,
 		isShort: assignment.some((n) => n < 0),
-		candidates: [...new Set([...ill, ...inTheWay(model, assignment), ...envied(model, assignment)])]
+		candidates: [...new Set([...ill, ...blocking, ...envied(model, assignment)])],
+		blocking
 	};
 }
 
@@ -118,9 +124,9 @@ function carried(from: Parted, assignment: Int32Array, to: Parted): Int32Array {
 }
 
 /**
- * Parts groups that stand badly as they are, and those that stand in their way, into one part more, two more or one fewer,
- * as long as a quick plan gains by it more than it costs to look in more places: dishes that go whole only onto a far shelf
- * stand well in two drawers. Deterministic.
+ * Parts groups that stand badly as they are, and those that stand in their way, into one part more, two more or one fewer
+ * (several at once where something has no place), as long as a quick plan gains by it more than it costs to look in more
+ * places: dishes that go whole only onto a far shelf stand well in two drawers. Deterministic.
  * @param modelOf Builds the model again with so many parts of some groups.
  * @returns The model, into how many parts groups go that are parted otherwise, and the effort of a quick plan; Infinity: not looked at.
  */
@@ -137,9 +143,9 @@ export function partAgain<Model extends Parted>(
 	let look = lookAt(model, lookAt(model).assignment);
 	/** Groups by the step that was tried. */
 	const tried = new Set<string>();
-	/** Parts a group into so many, and stays with it when that brings more than `gain`. */
-	const attempt = (groupId: string, count: number, gain: number): boolean => {
-		const changed = new Map(counts).set(groupId, count);
+	/** Parts groups into so many, and stays with it when that brings more than `gain`. */
+	const attempt = (some: ReadonlyMap<string, number>, gain: number): boolean => {
+		const changed = new Map([...counts, ...some]);
 		const other = modelOf(changed);
 		tries--;
 		const there = lookAt(other, carried(model, look.assignment, other));
@@ -149,30 +155,51 @@ export function partAgain<Model extends Parted>(
 	};
 	const partsOf = (groupId: string) =>
 		model.parts.filter(({ figures }) => figures.groupId === groupId);
-	const stepOf = (groupId: string, step: number): number | null => {
+	const stepOf = (groupId: string, step: number, isNew = true): number | null => {
 		const own = partsOf(groupId);
 		const pieces = own.reduce((sum, { figures, share }) => sum + figures.pieces * share, 0);
 		const count = own.length + step;
-		return count >= 1 && count <= mostParts({ pieces }) && !tried.has(`${groupId}:${step}`)
+		return count >= 1 &&
+			count <= mostParts({ pieces }) &&
+			!(isNew && tried.has(`${groupId}:${step}`))
 			? count
 			: null;
 	};
+	/** Where something has no place and no group parted by itself makes room, several at once may. */
+	const together = (): boolean =>
+		look.isShort &&
+		AT_ONCE.some((most) => {
+			const some = look.blocking
+				.filter((groupId) => stepOf(groupId, 1, false) !== null)
+				.slice(0, most);
+			if (tries < 1 || some.length < most) return false;
+			return attempt(new Map(some.map((groupId) => [groupId, stepOf(groupId, 1, false)!])), 0);
+		});
+	let wasTogether = false;
 	while (tries > 0) {
 		const next = STEPS.flatMap((step) =>
 			look.candidates.map((groupId) => ({ groupId, step }))
 		).find(({ groupId, step }) => stepOf(groupId, step) !== null);
+		if (next?.step !== 1 && !wasTogether) {
+			wasTogether = true;
+			if (together()) tried.clear();
+			continue;
+		}
 		if (!next) break;
 		const { groupId, step } = next;
 		const count = stepOf(groupId, step)!;
 		tried.add(`${groupId}:${step}`);
 		// Where something has no place, what makes room only together with others is worth it as soon as it costs nothing.
 		// What was of no use before may be now.
-		if (attempt(groupId, count, look.isShort ? 0 : GAIN)) tried.clear();
+		if (attempt(new Map([[groupId, count]]), look.isShort ? 0 : GAIN)) {
+			tried.clear();
+			wasTogether = false;
+		}
 	}
 	// What was parted early may be of no use any more.
 	for (const groupId of [...counts.keys()]) {
 		const count = partsOf(groupId).length - 1;
-		if (count > 0) attempt(groupId, count, 0);
+		if (count > 0) attempt(new Map([[groupId, count]]), 0);
 	}
 	return { model, counts, effort: look.effort };
 }

@@ -3,6 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { SKETCHES, STUDIO } from '../fixtures/sketches';
 import { sketchHome } from '../fixtures/sketch-home';
+import { solvedOnce } from '../fixtures/solved-once';
 import { NOW } from '../fixtures/tiny-home';
 import type { Holding } from '../grouping';
 import { applyEdit, pieceVolumeMl, type Home } from '../model';
@@ -10,7 +11,8 @@ import { zoneModelOf } from './build';
 import { adoptPlan, movePart } from './edits';
 import { brokenRules, layoutOf } from './explain';
 import { cutsOfPlan, partingPrint } from './parts-of-plan';
-import { placeHome, toZonePlan } from './solve';
+
+const ids = ['demo', ...SKETCHES.map(({ id }) => id)];
 
 const homes = new Map<string, Home>();
 beforeAll(() => {
@@ -19,11 +21,10 @@ beforeAll(() => {
 		...SKETCHES.map((sketch) => [sketch.id, sketchHome(sketch)] as const)
 	];
 	for (const [id, home] of bare) {
-		const plan = toZonePlan(placeHome(home, { seed: 1, moves: 40_000 }), 'p', 'A plan', NOW);
+		const { plan } = solvedOnce(id, () => home);
 		homes.set(id, applyEdit(home, adoptPlan(plan)).home);
 	}
-}, 60_000);
-const ids = ['demo', ...SKETCHES.map(({ id }) => id)];
+}, 120_000);
 const rowsOf = (home: Home) => home.zonePlans['p']!.assignments;
 const broken = (home: Home): string[] => {
 	const model = zoneModelOf(home);

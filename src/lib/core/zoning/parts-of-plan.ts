@@ -180,9 +180,13 @@ function withRoom(input: PartsInput, part: PartDraft, n: number): PartDraft[] {
 /** The rows of the plan in force for each group; null: no plan is in force. */
 export function rowsInForce(home: Home): ReadonlyMap<string, readonly Assignment[]> | null {
 	const plan = activePlan(home);
-	if (!plan) return null;
+	return plan ? rowsByGroup(plan.assignments) : null;
+}
+
+/** The rows of a plan, group by group. */
+export function rowsByGroup(assignments: readonly Assignment[]): Map<string, Assignment[]> {
 	const rows = new Map<string, Assignment[]>();
-	for (const row of plan.assignments) {
+	for (const row of assignments) {
 		const own = rows.get(row.groupId);
 		if (own) own.push(row);
 		else rows.set(row.groupId, [row]);

@@ -86,7 +86,7 @@ describe('a pin', () => {
 						}))
 					);
 					const model = buildZoneModel(home);
-					const { assignments, overflow, objective } = placeHome(home, OPTIONS);
+					const { assignments, overflow, objective } = placeHome(home, OPTIONS, model);
 					for (const groupId of new Set(home.pins.map((pin) => pin.groupId))) {
 						if (overflow.includes(groupId)) continue;
 						const held = assignments.filter((a) => a.groupId === groupId).map((a) => a.nookId);

@@ -30,14 +30,16 @@ export const pinnedNooks = (
 		});
 
 /**
- * Parts a pinned group: into the fewest that leave one for each pinned nook and fit there. What no pinned nook can take
- * a part of is parted as if it were free. Each part is then kept to a pinned nook of its own, the rest goes anywhere;
- * with more pins than parts each part may go to any of them.
+ * Parts a pinned group: as the plan does where it has it in several places, else into the fewest that leave one for each
+ * pinned nook and fit there. What no pinned nook can take a part of is parted as if it were free. Each part is then kept to
+ * a pinned nook of its own, the rest goes anywhere; with more pins than parts each part may go to any of them.
  */
 export function partsForPinned(input: PartsInput, pinned: readonly PinnedNook[]): PartDraft[] {
 	const { figures } = input;
 	const whole = asPart(input, null, 1);
-	const all = pinned.length === 1 && !pinned[0]!.thingIds ? inPins([whole], input, pinned) : null;
+	// What the plan does better in several places stays parted: whole it may push something out of the pinned one.
+	const mayBeWhole = pinned.length === 1 && !pinned[0]!.thingIds && (input.wished ?? 1) < 2;
+	const all = mayBeWhole ? inPins([whole], input, pinned) : null;
 	if (all) return all;
 	const free = partsFor(input);
 	// As it is parted without pins, where that gives each of them one.

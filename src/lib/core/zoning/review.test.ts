@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
+import { solvedOnce } from '../fixtures/solved-once';
 import { demoHome } from '../../data/demo';
 import { DOG_AND_TODDLER, SKETCHES } from '../fixtures/sketches';
 import { sketchHome } from '../fixtures/sketch-home';
@@ -9,7 +10,6 @@ import { allGroupFigures } from '../grouping';
 import { BELONGS, BelongsTable, belongsIn, spotsOf } from './belongs';
 import { whyAstray } from './scene';
 import { REVIEW_CODES, reviewPlan } from './review';
-import { DEFAULT_PLACE, placeHome, toZonePlan } from './solve';
 
 const demo = demoHome(NOW);
 const groupCalled = (name: RegExp, home: Home = demo) =>
@@ -99,7 +99,7 @@ describe('an organizer’s review of a plan by hand', () => {
 describe('the plan of the demo home', () => {
 	let plan: ZonePlan;
 	beforeAll(() => {
-		plan = toZonePlan(placeHome(demo, { ...DEFAULT_PLACE, moves: 300_000 }), 'p', 'plan', NOW);
+		plan = solvedOnce('demo', () => demo).plan;
 	});
 	it('draws no hard objection, and at most five soft ones', () => {
 		const found = reviewPlan(demo, plan);
@@ -118,6 +118,24 @@ describe('the plan of the demo home', () => {
 			)
 		);
 		expect(food.length).toBeGreaterThanOrEqual(6);
+	});
+});
+
+describe('an organizer’s review of forks and onions', () => {
+	const larderShelf = nookOf(({ nook }) => /^Larder shelf 2/.test(nook.name));
+	it('objects to cutlery for which one bends down, and not to a drawer under the worktop', () => {
+		const cutlery = groupCalled(/^Cutlery/);
+		const drawer = (name: RegExp) => nookOf(({ nook }) => name.test(nook.name));
+		expect(codes(demo, planOf([drawer(/^Top drawer/), cutlery]))).toEqual([]);
+		expect(codes(demo, planOf([drawer(/^Bottom drawer/), cutlery]))).toEqual(['cutlery-low']);
+	});
+	it('objects to onions beside potatoes, and to neither alone', () => {
+		const [onions, potatoes] = [groupCalled(/^Onions/), groupCalled(/^Potatoes/)];
+		expect(codes(demo, planOf([larderShelf, onions], [larderShelf, potatoes]))).toContain(
+			'produce-together'
+		);
+		for (const alone of [onions, potatoes])
+			expect(codes(demo, planOf([larderShelf, alone]))).not.toContain('produce-together');
 	});
 });
 
@@ -179,7 +197,8 @@ describe('where kinds belong', () => {
 		expect([...spots(({ nook }) => nook.kind === 'undersink')]).toContain('under-sink');
 		expect([...spots(({ cabinet }) => cabinet.form === 'basin')]).toContain('bathroom');
 		for (const place of nooksInOrder(demo))
-			for (const spot of spotsOf(demo, place)) expect(SPOTS).toContain(spot);
+			for (const spot of spotsOf(demo, place))
+				expect([...SPOTS, 'low-drawer', 'wall-upper']).toContain(spot);
 	});
 	it('takes the tall cabinet of a kitchen for its larder, where there is no other', () => {
 		const home = sketchHome(DOG_AND_TODDLER);
@@ -230,7 +249,45 @@ describe('where kinds belong', () => {
 				nookOf(({ cabinet }) => cabinetName.test(cabinet.name))
 			)!;
 		expect(whyAstray(demo, pots, at(/^Cool bench/))).toMatch(/by the hob$/);
-		expect(whyAstray(demo, pots, at(/^Pan drawers/))).toBe('');
+		const drawer = (name: RegExp) =>
+			placeOfNook(
+				demo,
+				nookOf(({ nook }) => name.test(nook.name))
+			)!;
+		expect(whyAstray(demo, pots, drawer(/^Pan drawer, bottom/))).toBe('');
+		expect(whyAstray(demo, pots, drawer(/^Pan drawer, top/))).toMatch(/^pots and pans want/);
+		const everyFork = drawer(/^Top drawer/);
+		const low = {
+			...everyFork,
+			cabinet: { ...everyFork.cabinet, baseMm: 0 },
+			nook: { ...everyFork.nook, at: { ...everyFork.nook.at, zMm: 0 } }
+		};
+		expect(spotsOf(demo, low)).toContain('low-drawer');
+		expect(whyAstray(demo, cutlery, everyFork)).toBe('');
+		expect(whyAstray(demo, cutlery, low)).toBe('cutlery and knives want a shallow drawer');
+	});
+	it('the second shelf of a wall cabinet is for what is used less, not out of the way as the top', () => {
+		const base = nooksInOrder(demo).find(
+			({ nook, cabinet }) => cabinet.form === 'wall' && nook.kind === 'shelf'
+		)!;
+		const at = (mm: number) =>
+			spotsOf(demo, {
+				...base,
+				cabinet: { ...base.cabinet, baseMm: 0 },
+				nook: { ...base.nook, at: { ...base.nook.at, zMm: mm } }
+			});
+		expect([1500, 1700, 1950].map((mm) => at(mm).has('wall-upper'))).toEqual([false, true, false]);
+		const usual = new BelongsTable([]);
+		const standing = (kind: string) => [1500, 1700, 1950].map((mm) => usual.standing(kind, at(mm)));
+		expect(standing('kitchen.glasses')).toEqual(['first', 'fair', 'poor']);
+		expect(standing('food.grains')).toEqual(['fair', 'fair', 'poor']);
+		expect(standing('food.potatoes')).toEqual(['fair', 'poor', 'poor']);
+		expect(standing('bathroom.medicines')).toEqual(['fair', 'first', 'first']);
+		// What a household says of high places goes for it as well.
+		const own = new BelongsTable([
+			{ kind: 'kitchen.glasses', spot: 'above-shoulder', standing: 'first' }
+		]);
+		expect(own.standing('kitchen.glasses', at(1700))).toBe('first');
 	});
 	it('first choice outweighs a poor one, and a kind without a row stands well anywhere', () => {
 		const usual = new BelongsTable([]);

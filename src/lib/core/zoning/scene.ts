@@ -1,5 +1,5 @@
 import { allGroupFigures, type GroupFigures, type Holding } from '../grouping';
-import type { Home, Spot, StationKind } from '../model';
+import type { Home, StationKind } from '../model';
 import {
 	baseAboveFloorMm,
 	nooksInOrder,
@@ -10,7 +10,7 @@ import {
 	type WalkingDistances
 } from '../survey';
 import { clearOf, type Clear } from '../standing';
-import { belongsIn, spotsOf, type BelongsTable, type WalkTo } from './belongs';
+import { belongsIn, spotsOf, type BelongsTable, type PlaceKind, type WalkTo } from './belongs';
 import type { Row } from './cell';
 import type { PartDraft } from './parts';
 import { hangsOverHeat } from './heat';
@@ -103,7 +103,7 @@ export interface Scene {
 	readonly walksFrom: (kind: StationKind) => Float64Array | null;
 	/** How far a nook is from the work. */
 	readonly walkTo: (n: number) => WalkTo;
-	readonly spots: readonly ReadonlySet<Spot>[];
+	readonly spots: readonly ReadonlySet<PlaceKind>[];
 	readonly belongs: BelongsTable;
 	readonly lowest: ReadonlySet<string>;
 	readonly hot: readonly boolean[];

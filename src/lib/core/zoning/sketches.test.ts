@@ -1,12 +1,13 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
-import { DOG_AND_TODDLER, FAMILY, SKETCHES, WHEELCHAIR } from '../fixtures/sketches';
+import { DOG_AND_TODDLER, SKETCHES, WHEELCHAIR } from '../fixtures/sketches';
 import { sketchHome } from '../fixtures/sketch-home';
+import { solvedOnce, SOLVED_WITH, type Solved } from '../fixtures/solved-once';
 import { NOW } from '../fixtures/tiny-home';
 import { applyEdit, type Home } from '../model';
 import { violations } from '../solvers/assignment';
 import { walkRoutine } from '../upkeep';
-import { buildZoneModel, type ZoneModel } from './build';
+import { buildZoneModel } from './build';
 import { countMoved, LITTLE_SHARE, standingWell } from './change-little';
 import { helpEdit, likelyHelps, whatHelps } from './help';
 import { layoutOf } from './explain';
@@ -17,26 +18,17 @@ import { sceneOf } from './scene';
 import { smallestLift } from './lifts';
 import { assignmentNow } from './now';
 import { reviewPlan } from './review';
-import { DEFAULT_PLACE, placeHome, writeAssignment, type PlaceResult } from './solve';
+import { placeHome, writeAssignment } from './solve';
 import { FAMILY_COUNT, familyIndex } from './families';
 
-const OPTIONS = { ...DEFAULT_PLACE, moves: 250_000 };
-interface Planned {
-	readonly home: Home;
-	readonly model: ZoneModel;
-	readonly result: PlaceResult;
-}
-const plan = (home: Home): Planned => {
-	const model = buildZoneModel(home);
-	return { home, model, result: placeHome(home, OPTIONS, model) };
-};
-const homes = new Map<string, Home>([
-	['demo', demoHome(NOW)],
-	...SKETCHES.map((sketch) => [sketch.id, sketchHome(sketch)] as const)
+const OPTIONS = SOLVED_WITH;
+const homes = new Map<string, () => Home>([
+	['demo', () => demoHome(NOW)],
+	...SKETCHES.map((sketch) => [sketch.id, () => sketchHome(sketch)] as const)
 ]);
-const plans = new Map<string, Planned>();
+const plans = new Map<string, Solved>();
 beforeAll(() => {
-	for (const [id, home] of homes) plans.set(id, plan(home));
+	for (const [id, homeOf] of homes) plans.set(id, solvedOnce(id, homeOf));
 }, 120_000);
 const ids = [...homes.keys()];
 
@@ -75,7 +67,7 @@ describe('plans of homes of every kind', () => {
 			);
 		expect(larder.filter(isFood).length).toBeGreaterThanOrEqual(larder.length * 0.6);
 		expect(new Set(larder.filter(isFood).map(({ nookId }) => nookId)).size).toBeGreaterThan(3);
-		const walked = (assignments: PlaceResult['assignments']) =>
+		const walked = (assignments: Solved['result']['assignments']) =>
 			Object.values(home.routines).reduce(
 				(sum, routine) =>
 					sum + routine.timesPerWeek * walkRoutine(home, routine, [...assignments]).metres,
@@ -89,17 +81,18 @@ describe('changing as little as possible', () => {
 	it.each(['demo', 'family', 'wheels', 'studio', 'toddler'])(
 		'%s: moves at most a quarter of what stands well',
 		(id) => {
-			const home = { ...homes.get(id)! };
-			const little = plan({ ...home, schools: { ...home.schools, change: 'little' } });
-			const well = standingWell(little.model);
-			const moved = countMoved(well, writeAssignment(little.model, little.result.assignments));
+			const some = plans.get(id)!;
+			const home = { ...some.home, schools: { ...some.home.schools, change: 'little' as const } };
+			const model = buildZoneModel(home);
+			const little = placeHome(home, OPTIONS, model);
+			const well = standingWell(model);
+			const moved = countMoved(well, writeAssignment(model, little.assignments));
 			const standing = well.reduce((sum, n) => sum + Number(n >= 0), 0);
 			expect(moved).toBeLessThanOrEqual(Math.floor(LITTLE_SHARE * standing));
-			const some = plans.get(id)!;
 			expect(moved).toBeLessThan(
 				countMoved(standingWell(some.model), writeAssignment(some.model, some.result.assignments))
 			);
-			expect(little.result.bound).toBeLessThanOrEqual(little.result.objective + 1e-6);
+			expect(little.bound).toBeLessThanOrEqual(little.objective + 1e-6);
 		},
 		30_000
 	);
@@ -107,7 +100,7 @@ describe('changing as little as possible', () => {
 
 describe('small changes', () => {
 	it('raise a shelf for what is too tall for every place', () => {
-		const { home, model, result } = plan(sketchHome(FAMILY));
+		const { home, model, result } = plans.get('family')!;
 		const layout = layoutOf(model, result.assignments);
 		const g = layout.assignment.findIndex((n) => n < 0);
 		const lift = smallestLift(model, layout, g)!;

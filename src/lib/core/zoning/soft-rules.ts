@@ -1,7 +1,6 @@
 import { CLOTHS, type GroupFigures } from '../grouping';
 import type { Home } from '../model';
-import type { Spot } from '../model';
-import type { BelongsTable, WalkTo } from './belongs';
+import type { BelongsTable, PlaceKind, WalkTo } from './belongs';
 import { baseAboveFloorMm, climateTags, reachHeights, socketMm, type NookPlace } from '../survey';
 
 export const SOFT_CODES = [
@@ -42,7 +41,7 @@ interface SoftInput {
 	/** Walk from its stations, one way, mm. */
 	readonly walkMm: number;
 	/** What kinds of place it is. */
-	readonly spots: ReadonlySet<Spot>;
+	readonly spots: ReadonlySet<PlaceKind>;
 	/** How far it is from the work. */
 	readonly walkTo: WalkTo;
 	/** Where kinds belong in this home. */
@@ -53,6 +52,9 @@ type SoftRule = readonly [code: SoftCode, effort: number, applies: (input: SoftI
 const climateAt = ({ place }: SoftInput) => new Set(climateTags(place));
 const HEAVY_G = 1000;
 const DAILY = 7;
+/** In use every day, and fetched from where it stands as well: a roll on its holder is not. */
+const isDaily = ({ usesPerWeek, tripsPerWeek }: GroupFigures): boolean =>
+	usesPerWeek >= DAILY && tripsPerWeek >= DAILY / 3;
 const WEEKLY = 1;
 /** Less than once a month. */
 const RARE = 0.25;
@@ -121,7 +123,7 @@ const RULES: readonly SoftRule[] = [
 	[
 		'satellite',
 		6,
-		({ figures, place }) => place.nook.tags.includes('satellite') && figures.usesPerWeek >= DAILY
+		({ figures, place }) => place.nook.tags.includes('satellite') && isDaily(figures)
 	],
 	[
 		// A worktop is for working: only what stands there by right and is used daily may take it up.
@@ -145,7 +147,7 @@ const RULES: readonly SoftRule[] = [
 		'daily-high',
 		60,
 		({ figures, place }) =>
-			figures.usesPerWeek >= DAILY &&
+			isDaily(figures) &&
 			(baseAboveFloorMm(place) > reachHeights(1680).eye || place.nook.kind === 'top')
 	],
 	[

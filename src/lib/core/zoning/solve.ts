@@ -246,7 +246,11 @@ export function writeAssignment(model: ZoneModel, saved: readonly SavedAssignmen
 				isOpen: model.cells[g * N + one.n]!.hard ? 0 : 1
 			}))
 		);
-		choices.sort((a, b) => b.worth - a.worth || b.isOpen - a.isOpen || a.g - b.g);
+		const portionOf = ({ g }: (typeof choices)[number]) => model.parts[g]!.portion;
+		// Of parts alike the largest first: what is left of a row then still suits a small one.
+		choices.sort(
+			(a, b) => b.worth - a.worth || b.isOpen - a.isOpen || portionOf(b) - portionOf(a) || a.g - b.g
+		);
 		// A row gives what it holds first, so that of two parts alike each finds its own; then a little more, since shares are
 		// rounded and stock changes.
 		for (const slack of [0.02, 0.4, Infinity])

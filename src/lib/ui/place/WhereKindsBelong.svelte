@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { categoryOf, PLACE_RANKS, SPOTS, type PlaceRank, type Spot } from '$lib/core/model';
-	import { belongsOf } from '$lib/core/zoning';
+	import { belongsOf, type PlaceKind } from '$lib/core/zoning';
 	import { RANK_WORDS, SPOT_WORDS } from '$lib/messages/zoning';
 	import { getHomeStore } from '$lib/state/context';
 
@@ -17,7 +17,8 @@
 	let spot = $state<Spot>('shallow-drawer');
 	let rank = $state<PlaceRank>('first');
 	const usual = $derived(chosen ? belongsOf(chosen) : null);
-	const words = (spots: readonly Spot[]) => spots.map((one) => SPOT_WORDS[one]).join(', ');
+	const words = (spots: readonly PlaceKind[]) =>
+		[...new Set(spots)].map((one) => SPOT_WORDS[one]).join(', ');
 	const set = (kind: string, at: Spot, standing: PlaceRank | null) =>
 		store.run(`where ${categoryOf(kind).name} belongs`, 'setBelongs', kind, at, standing);
 </script>

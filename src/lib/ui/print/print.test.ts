@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { solvedOnce } from '$lib/core/fixtures/solved-once';
 import { imposeLabels, LABEL_SHEETS, type LabelPrint } from '$lib/core/marking';
 import { CAP_SHARE, type PrintPage } from '$lib/core/printing';
 import { NOW, TODAY } from '$lib/core/fixtures/tiny-home';
-import { adoptPlan, DEFAULT_PLACE, placeHome, toZonePlan } from '$lib/core/zoning';
+import { adoptPlan } from '$lib/core/zoning';
 import { applyEdit, stock } from '$lib/core/model';
 import { demoHome } from '$lib/data/demo';
 import { binderOf, Doc } from './doc';
@@ -96,7 +97,7 @@ describe('sheets measured from their own PDF', () => {
 
 describe('prints of a home', () => {
 	const demo = demoHome(NOW);
-	const plan = toZonePlan(placeHome(demo, { ...DEFAULT_PLACE, moves: 20_000 }), 'p', 'P', NOW);
+	const plan = solvedOnce('demo', () => demo).plan;
 	const home = applyEdit(demo, adoptPlan(plan)).home;
 	const said = (pages: readonly PrintPage[]) => textItems(pages).map(({ text }) => text);
 

@@ -97,6 +97,27 @@ describe('a plan of meals', () => {
 			{ numRuns: 60 }
 		);
 	});
+	it('is proven too where the solver gives up at first', () => {
+		const uses = (packs: number) => [{ item: 2, packs }];
+		const problem: MealProblem = {
+			recipes: [
+				{ uses: uses(2), most: 2, liking: 0 },
+				{ uses: [], most: 1, liking: 0 },
+				{ uses: uses(3), most: 2, liking: 3 }
+			],
+			lots: [
+				{ item: 2, packs: 2, until: 1 },
+				{ item: 2, packs: 4, until: Infinity }
+			],
+			price: [1, 1, 1, 1],
+			worth: [0, 0, 0, 0],
+			slots: [[0, 1, 2], [0], [0, 1, 2], [0, 1]]
+		};
+		expect(planMeals(problem, solver)).toMatchObject({
+			status: 'optimal',
+			cost: byTrying(problem)!
+		});
+	});
 	it('is found without a solver too, with a bound that holds', () => {
 		fc.assert(
 			fc.property(problemOf, (problem) => {

@@ -1,0 +1,4 @@
+import { fitPlaceHandler } from './fit-place.protocol';
+import { serveHelp } from './helper';
+
+serveHelp(fitPlaceHandler());
