@@ -2,7 +2,7 @@
 	import '../app.css';
 	import { Toaster } from 'svelte-sonner';
 	import { IN_SIGHT } from '$lib/state/undo-toast';
-	import { guardLeaving } from '$lib/state/leaving';
+	import { guardLeaving, pageGoes } from '$lib/state/leaving';
 	import { sayReload, watchForNewVersion } from '$lib/state/new-version';
 	import { theme } from '$lib/state/theme.svelte';
 
@@ -16,7 +16,8 @@
 	});
 </script>
 
-<svelte:window onbeforeunload={guardLeaving} />
+<svelte:window onbeforeunload={guardLeaving} onpagehide={pageGoes} />
+<svelte:document onvisibilitychange={() => document.hidden && pageGoes()} />
 {@render children()}
 <!-- Spread out: each notice takes back its own act, so each has to be in reach. -->
 <Toaster

@@ -36,7 +36,7 @@ export function storeNoticeText(notice: StoreNotice): string {
 					return `“${notice.label}” was not done: something else still depends on it.`;
 				case 'no-effect':
 				case 'no-longer-fits':
-					return `“${notice.label}” could not be kept: what it changes was removed or changed in another tab. Check it and do it again.`;
+					return `“${notice.label}” could not be kept: what it changes was removed or changed meanwhile. Check it and do it again.`;
 			}
 	}
 }

@@ -1,4 +1,5 @@
 import type { Db, TabMessage, Tabs } from '../data';
+import type { WordStore } from './outbox';
 
 /** A channel between the stores of one test, as between tabs; what is sent is heard a turn later, as in a browser. */
 export class FakeChannel {
@@ -27,6 +28,23 @@ export class FakeChannel {
 	deliver(count = Infinity): void {
 		while (count-- > 0 && this.#underway.length) this.#underway.shift()!();
 	}
+}
+
+/** Words that are kept as a browser keeps them, up to so many letters. */
+export class FakeWords implements WordStore {
+	readonly #rows = new Map<string, string>();
+	most = Infinity;
+
+	get length(): number {
+		return this.#rows.size;
+	}
+	key = (at: number): string | null => [...this.#rows.keys()][at] ?? null;
+	getItem = (key: string): string | null => this.#rows.get(key) ?? null;
+	removeItem = (key: string): void => void this.#rows.delete(key);
+	setItem = (key: string, words: string): void => {
+		if (words.length > this.most) throw new DOMException('No space.', 'QuotaExceededError');
+		this.#rows.set(key, words);
+	};
 }
 
 export type Fault =

@@ -30,6 +30,7 @@ import {
 	type Tabs
 } from '../data';
 import { takeStored } from './just-stored';
+import type { Outbox } from './outbox';
 
 export type SaveState = 'saved' | 'saving' | 'failed' | 'gone';
 export type OpenFailure = LoadFailure;
@@ -47,6 +48,8 @@ export interface HomeStoreDeps {
 	readonly onNotice?: (notice: StoreNotice) => void;
 	/** Told after each write. */
 	readonly onStored?: () => void;
+	/** Keeps what is not stored when the page goes. */
+	readonly outbox?: Outbox;
 }
 export type { StoreNotice };
 
@@ -103,9 +106,11 @@ export class HomeStore {
 		this.#revision = loaded.revision;
 		this.#mends = loaded.mends;
 		this.#tabs = (deps.tabs ?? openTabs)((message) => this.#hear(message));
-		if (!finish) return;
-		this.#finish = finish;
-		this.#write();
+		if (finish) {
+			this.#finish = finish;
+			this.#write();
+		}
+		this.#takeUp(loaded);
 	}
 
 	/** Opens a stored home, or one that is being stored; a failure says what is wrong and touches nothing. */
@@ -223,6 +228,13 @@ export class HomeStore {
 		await this.refresh();
 	}
 
+	/** The page goes, and may not come back: what is not stored is put where the next finds it. Tells whether all is safe. */
+	leave(): boolean {
+		if (!this.unsaved) return true;
+		const kept = !!this.#deps.outbox?.put(this.#pending.map(({ entry }) => entry));
+		return kept && this.saveState === 'saving' && !this.#finish;
+	}
+
 	/** The mends have been read. */
 	dismissMends(): void {
 		this.#mends = [];
@@ -245,10 +257,20 @@ export class HomeStore {
 		this.#add({ kind, id: this.#deps.newId(), at: this.#deps.now(), stepId: step.id });
 	}
 
-	#add(entry: Entry): void {
-		const made = advance(this.#shown, entry);
+	/** Does what pages before had not stored when they went. */
+	#takeUp({ written, history }: Extract<LoadResult, { ok: true }>): void {
+		const left = this.#deps.outbox?.left() ?? [];
+		const steps = new Set(history.map(({ id }) => id));
+		for (const entry of left)
+			if (!written.has(entry.id) && !steps.has(entry.id)) this.#add(entry, true);
+		if (!this.unsaved) this.#deps.outbox?.clear();
+	}
+
+	#add(entry: Entry, again = false): void {
+		const made = advance(this.#shown, entry, again);
 		if (!made.ok) {
-			if (made.lost.code !== 'no-effect')
+			// Done on a page before it did something: here what it is about is gone.
+			if (again || made.lost.code !== 'no-effect')
 				this.#deps.onNotice?.({
 					code: 'lost',
 					label: labelOf(entry, this.#shown),
@@ -287,6 +309,7 @@ export class HomeStore {
 			}
 			this.#trouble = null;
 			this.#tries = 0;
+			if (!this.#pending.length) this.#deps.outbox?.clear();
 		} catch (error) {
 			this.#fail(troubleOf(error));
 		}

@@ -12,8 +12,9 @@ import {
 	putAwayHome,
 	type Db
 } from '../data';
-import { FakeChannel, faultyDb, type Fault } from './fake-tabs';
+import { FakeChannel, FakeWords, faultyDb, type Fault } from './fake-tabs';
 import { HomeStore, type HomeStoreDeps, type StoreNotice } from './home-store.svelte';
+import { Outbox } from './outbox';
 
 let db: Db;
 let channel: FakeChannel;
@@ -95,6 +96,44 @@ describe('the home store', () => {
 		third.undo();
 		third.undo();
 		expect(third.home.name).toBe('Tiny kitchen');
+	});
+	it('has on the next page what it could not store before it went, once, with its undo', async () => {
+		const words = new FakeWords();
+		let pages = 0;
+		const boxed = (more: Partial<HomeStoreDeps> = {}) =>
+			open({ outbox: new Outbox(() => words, 'tiny', `page-${++pages}`), ...more });
+		const store = await boxed({ db: async () => faultyDb(db, () => 'unheard') });
+		rename(store, 'Mill');
+		await store.settled();
+		rename(store, 'Barn');
+		// The first is stored without its having heard of it, the second is not.
+		expect([store.saveState, store.leave()]).toEqual(['failed', false]);
+		store.close();
+		const next = await boxed();
+		expect(next.home.name).toBe('Barn');
+		await next.settled();
+		next.undo();
+		next.undo();
+		expect([next.home.name, next.undoLabel]).toEqual(['Tiny kitchen', null]);
+		await next.settled();
+		expect(words.length).toBe(0);
+		expect([next.leave(), notices.filter(({ code }) => code === 'lost')]).toEqual([true, []]);
+	});
+	it('says what it could not do on the next page, since what it is about is gone', async () => {
+		const words = new FakeWords();
+		const boxed = (page: string) => open({ outbox: new Outbox(() => words, 'tiny', page) });
+		const store = await boxed('one');
+		const other = await open();
+		const nook = Object.keys(store.home.nooks).at(-1)!;
+		store.run('width', 'setInside', nook, 'widthMm', 432);
+		expect(store.leave()).toBe(true);
+		store.close();
+		await store.settled();
+		other.run('remove', 'removeNook', nook);
+		await other.settled();
+		await boxed('two');
+		expect(notices.at(-1)).toMatchObject({ code: 'lost', label: 'width' });
+		expect(words.length).toBe(0);
 	});
 	it('makes several changes as one step', async () => {
 		const store = await open();

@@ -4,8 +4,9 @@ import { storeNoticeText } from '../messages/store';
 import { now } from './clock.svelte';
 import { getDb } from './database';
 import { newId } from './ids';
-import { askBeforeLeaving } from './leaving';
+import { askBeforeLeaving, whenPageGoes } from './leaving';
 import { OpenHomes } from './open-homes';
+import { Outbox } from './outbox';
 import type { StoreNotice } from './home-store.svelte';
 
 const LONG_MS = 15_000;
@@ -34,7 +35,9 @@ export const openHomes = new OpenHomes((homeId) => {
 				.catch(() => 0),
 		LONG_MS
 	);
-	return { db: getDb, now, newId, onNotice: tell, onStored: askToKeep };
+	const outbox = new Outbox(() => localStorage, homeId, newId());
+	return { db: getDb, now, newId, onNotice: tell, onStored: askToKeep, outbox };
 });
 
-askBeforeLeaving(() => openHomes.hasUnsaved);
+askBeforeLeaving(() => !openHomes.pageGoes());
+whenPageGoes(() => void openHomes.pageGoes());

@@ -9,3 +9,9 @@ export const askBeforeLeaving = (ask: Ask): void => void asks.add(ask);
 export function guardLeaving(event: BeforeUnloadEvent): void {
 	if ([...asks].some((ask) => ask())) event.preventDefault();
 }
+
+const lastActs = new Set<() => void>();
+/** Adds what is done at once when the page goes out of sight, which may be for good. */
+export const whenPageGoes = (act: () => void): void => void lastActs.add(act);
+/** The page is left, closed or put into the background. */
+export const pageGoes = (): void => lastActs.forEach((act) => act());

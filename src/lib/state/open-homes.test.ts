@@ -64,13 +64,13 @@ describe('the homes that are open', () => {
 		store.run('name', 'changeHome', { name: 'Mill' });
 		homes.show('other');
 		await homes.leave('tiny');
-		expect(homes.hasUnsaved).toBe(true);
+		expect(homes.pageGoes()).toBe(false);
 		homes.show('tiny');
 		const again = await open('tiny');
 		expect([again, again.home.name, again.saveState]).toEqual([store, 'Mill', 'failed']);
 		full = false;
 		await again.retry();
-		expect(homes.hasUnsaved).toBe(false);
+		expect(homes.pageGoes()).toBe(true);
 		homes.show('other');
 		await homes.leave('tiny');
 		expect(await open('tiny')).not.toBe(store);

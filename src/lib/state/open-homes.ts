@@ -36,9 +36,9 @@ export class OpenHomes {
 		this.#stores.delete(homeId);
 	}
 
-	/** Whether anything is not stored yet, in any home. */
-	get hasUnsaved(): boolean {
-		return [...this.#stores.values()].some((store) => store.unsaved > 0);
+	/** The page goes: what is not stored is put where the next one finds it. Tells whether all of it is safe. */
+	pageGoes(): boolean {
+		return [...this.#stores.values()].map((store) => store.leave()).every(Boolean);
 	}
 
 	readonly #shown = new Set<string>();

@@ -2,12 +2,16 @@ import { expect } from 'vitest';
 import { LotId, type Home } from '../core/model';
 import { NOW, tinyHome } from '../core/fixtures/tiny-home';
 import { addHome, loadHome, type Db } from '../data';
-import { FakeChannel, faultyDb, type Fault } from './fake-tabs';
+import { FakeChannel, FakeWords, faultyDb, type Fault } from './fake-tabs';
 import { HomeStore, type StoreNotice } from './home-store.svelte';
+import { Outbox } from './outbox';
 
 /** What may happen in one of several tabs that show the same home. */
 export type Happening =
-	| { readonly kind: 'person' | 'use' | 'remove' | 'put' | 'undo' | 'redo' | 'kill' | 'reload' }
+	| {
+			readonly kind:
+				'person' | 'use' | 'remove' | 'put' | 'undo' | 'redo' | 'kill' | 'leave' | 'reload';
+	  }
 	| { readonly kind: 'rename'; readonly to: number }
 	| { readonly kind: 'size'; readonly nook: number; readonly mm: number }
 	| { readonly kind: 'fail'; readonly fault: Fault }
@@ -40,6 +44,10 @@ export class StoreModel {
 	readonly #tabs: Tab[] = [];
 	/** Tries that wait for their time, by store: whoever plays them decides when. */
 	readonly #waiting = new Set<() => void>();
+	/** What outlives a page that goes. */
+	readonly #words = new FakeWords();
+	/** Words that were taken back, or told as lost. */
+	readonly #given = new Set<string>();
 	/** Words that were shown as saved, and not taken back since. */
 	readonly #saved = new Set<string>();
 	#ids = 0;
@@ -64,7 +72,7 @@ export class StoreModel {
 		const done: string[] = [];
 		const lost = (notice: StoreNotice) => {
 			// What is told as lost need not be there.
-			if (notice.code === 'lost') this.#saved.delete(notice.label);
+			if (notice.code === 'lost') this.#giveUp(notice.label);
 		};
 		const store = await HomeStore.open('tiny', {
 			db: async () => faultyDb(this.#db, () => faults.shift() ?? null),
@@ -75,7 +83,8 @@ export class StoreModel {
 				this.#waiting.add(call);
 				return () => void this.#waiting.delete(call);
 			},
-			onNotice: lost
+			onNotice: lost,
+			outbox: new Outbox(() => this.#words, 'tiny', `page${++this.#ids}`)
 		});
 		if (!(store instanceof HomeStore)) throw new Error(`The home does not open: ${store.code}`);
 		return { store, faults, done };
@@ -143,6 +152,16 @@ export class StoreModel {
 				store.close();
 				this.#tabs[at % TABS] = await this.#open();
 				break;
+			case 'leave': {
+				// Nothing is waited for: what was shown, saved or not, is there on the next page.
+				store.leave();
+				store.close();
+				const next = await this.#open();
+				const shown = tab.done.filter((word) => store.home.people[word] && !this.#given.has(word));
+				expect(shown.filter((word) => !next.store.home.people[word])).toEqual([]);
+				this.#tabs[at % TABS] = { ...next, done: tab.done };
+				break;
+			}
 			case 'reload':
 				await this.#quiet(tab);
 				this.#note(tab);
@@ -161,6 +180,11 @@ export class StoreModel {
 		call();
 	}
 
+	#giveUp(word: string): void {
+		this.#saved.delete(word);
+		this.#given.add(word);
+	}
+
 	/** Notes what a tab shows as saved: from now on it may not be lost. */
 	#note({ store, done }: Tab): void {
 		if (store.saveState !== 'saved') return;
@@ -176,7 +200,7 @@ export class StoreModel {
 		const changed = [...before, ...after].filter((word) => before.has(word) !== after.has(word));
 		expect(new Set(changed)).toEqual(new Set(label && /^p\d/.test(label) ? [label] : []));
 		// It may be another tab's word that is taken back.
-		if (label) this.#saved.delete(label);
+		if (label) this.#giveUp(label);
 	}
 
 	async #quiet({ store, faults }: Tab): Promise<void> {

@@ -35,6 +35,7 @@ const happening: fc.Arbitrary<Happening> = fc.oneof(
 		})
 	},
 	{ weight: 1, arbitrary: fc.constantFrom<Happening>({ kind: 'kill' }, { kind: 'reload' }) },
+	{ weight: 2, arbitrary: fc.constant<Happening>({ kind: 'leave' }) },
 	{ weight: 1, arbitrary: fc.record({ kind: fc.constant('deaf' as const), on: fc.boolean() }) }
 );
 
