@@ -1,7 +1,4 @@
-import { z } from 'zod';
-import branchPairs from '../../../../data/branch-pairs.json';
 import {
-	BRANCH_NAMES,
 	categoryOf,
 	pieceVolumeMl,
 	usesPerWeek,
@@ -10,6 +7,7 @@ import {
 	type Hazard,
 	type Thing
 } from '../model';
+import { PAIR_NAMES } from './branch-pairs';
 
 /** Which of the climates a thing cannot leave. */
 export type Cold = 'frozen' | 'chilled' | 'room';
@@ -62,9 +60,6 @@ export interface Bucket {
 /** Under this a group is a sliver, ml and pieces (handbook: a litre, or three things). */
 const SLIVER_ML = 1000;
 const SLIVER_PIECES = 3;
-/** From this share of a group's volume on, or of its things, a category or a branch has a say in its name. */
-const NAMING_SHARE = { volume: 0.2, things: 0.25 } as const;
-
 export const coldOf = ({ needs }: Pick<Thing, 'needs'>): Cold =>
 	needs.includes('frozen') ? 'frozen' : needs.includes('chilled') ? 'chilled' : 'room';
 
@@ -100,16 +95,6 @@ export const isSliver = (bucket: Bucket): boolean =>
 	(bucket.volumeMl < SLIVER_ML ||
 		bucket.cards.reduce((sum, { pieces }) => sum + pieces, 0) < SLIVER_PIECES);
 
-const Branch = z.enum(Object.keys(BRANCH_NAMES) as [Category['branch'], ...Category['branch'][]]);
-/** Two branches, and what both together are called. */
-const BranchPairs = z.array(z.tuple([Branch, Branch, z.string().min(1)]));
-/** What one would look for under one name, by its branches: any other two stay apart, however little there is of them. */
-const PAIR_NAMES: ReadonlyMap<string, string> = new Map(
-	BranchPairs.parse(branchPairs).flatMap(([one, two, name]) => [
-		[`${one} ${two}`, name] as const,
-		[`${two} ${one}`, name] as const
-	])
-);
 const mostUsed = ({ cards }: Pick<Bucket, 'cards'>) => Math.max(...cards.map(({ uses }) => uses));
 /** Uses a week of what is taken out daily, and of what comes out for guests: they have no place together. */
 const isDaily = (bucket: Bucket): boolean => mostUsed(bucket) >= 7;
@@ -142,69 +127,4 @@ export function kinship(a: Bucket, b: Bucket): number | null {
 	);
 	if (!isPaired) return null;
 	return one.category.branch === two.category.branch ? 1 : 2;
-}
-
-/** Names a bucket of several categories: by its branch when all that matter are of one, by both where they are of two, else by the largest. */
-function nameOf(bucket: Bucket): string {
-	const { free } = bucket.main;
-	if (free) return `${free[0]!.toUpperCase()}${free.slice(1)}-free food`;
-	const kinds = tellingOf(bucket, ({ category }) => category.code);
-	const [first, second, ...more] = tellingOf(bucket, ({ category }) => category.branch);
-	// Cans of vegetables among which there is fish are cans.
-	const isParticular = bucket.main.category.name.includes(':') && severalOf(bucket);
-	if (!second) return kinds.length < 2 && !isParticular ? bucket.name : BRANCH_NAMES[first!];
-	return (!more.length && PAIR_NAMES.get(`${first} ${second}`)) || bucket.name;
-}
-const severalOf = ({ cards }: Bucket) =>
-	new Set(cards.map(({ category }) => category.code)).size > 1;
-/** What has a say in the name of a bucket, by its share of the volume or of the things. */
-function tellingOf<Key extends string>(
-	{ cards, volumeMl }: Bucket,
-	keyOf: (card: Card) => Key
-): Key[] {
-	const share = new Map<Key, { volume: number; things: number }>();
-	for (const card of cards) {
-		const { volume, things } = share.get(keyOf(card)) ?? { volume: 0, things: 0 };
-		share.set(keyOf(card), {
-			volume: volume + card.volumeMl / (volumeMl || 1),
-			things: things + 1 / cards.length
-		});
-	}
-	return [...share]
-		.filter(([, part]) => part.volume >= NAMING_SHARE.volume || part.things >= NAMING_SHARE.things)
-		.map(([key]) => key);
-}
-
-/** Puts the smaller of two buckets into the larger, or into the one that is held by hand; says so in its reasons. */
-export function join(
-	buckets: Bucket[],
-	small: Bucket,
-	into: Bucket,
-	code: 'sliver' | 'few-nooks'
-): void {
-	buckets.splice(buckets.indexOf(small), 1);
-	const what = { code, words: [small.name] } satisfies GroupReason;
-	const sameCategory = kinship(small, into) === 0;
-	Object.assign(into, filled([...into.cards, ...small.cards]));
-	into.why = [...into.why, what].slice(0, 8);
-	if (!sameCategory) into.name = nameOf(into);
-}
-
-/** The bucket that a small one had best join: the nearest of kin, then the smallest, then by key; null: none. */
-export function nearestKin(
-	buckets: readonly Bucket[],
-	small: Bucket,
-	mayJoin: (one: Bucket, two: Bucket) => boolean = () => true
-): Bucket | null {
-	let best: { bucket: Bucket; kin: number } | null = null;
-	for (const bucket of buckets) {
-		const kin = bucket === small ? null : kinship(small, bucket);
-		if (kin === null || !mayJoin(small, bucket)) continue;
-		const better =
-			!best ||
-			kin < best.kin ||
-			(kin === best.kin && bucket.volumeMl < best.bucket.volumeMl - 1e-9);
-		if (better) best = { bucket, kin };
-	}
-	return best?.bucket ?? null;
 }

@@ -1,18 +1,11 @@
 import { memoOn, type GroupReason, type HomePart, type Thing } from '../model';
 import { allergensOf, householdAllergens } from './allergens';
-import {
-	cardOf,
-	filled,
-	isSliver,
-	join,
-	nearestKin,
-	type Bucket,
-	type Card,
-	type Cold
-} from './buckets';
+import { cardOf, filled, isSliver, type Bucket, type Card, type Cold } from './buckets';
 import { cutToFit, measuredRooms, partOutsize, type Room } from './cut';
 import { isKept } from './families';
+import { join, nearestKin } from './joining';
 import { findKits } from './kits';
+import { nameApart, nameByContents, nameOnce } from './names';
 import { holdingsByGroup } from './stock';
 
 /** A group as it is proposed, with why. */
@@ -134,26 +127,6 @@ function followed(fixed: readonly Card[], bucket: Bucket): string | null {
 	return best && best[1] > bucket.cards.length ? best[0] : null;
 }
 
-/** Of two buckets of one name, for what is strong and what is not, the harmless one is the gear. */
-function nameApart(buckets: readonly Bucket[]): void {
-	const strong = new Set(buckets.filter(({ main }) => main.rule).map(({ name }) => name));
-	for (const bucket of buckets)
-		if (!bucket.main.rule && strong.has(bucket.name)) bucket.name = `${bucket.name} gear`;
-}
-
-/** Of two that came to one name the smaller goes by most of what it holds. */
-function nameOnce(buckets: readonly Bucket[]): void {
-	const taken = new Set<string>();
-	for (const bucket of [...buckets].sort(
-		(a, b) => b.volumeMl - a.volumeMl || (a.key < b.key ? -1 : 1)
-	)) {
-		const { category, thing } = bucket.main;
-		if (taken.has(bucket.name))
-			bucket.name = taken.has(category.name) ? `${bucket.name}: ${thing.name}` : category.name;
-		taken.add(bucket.name);
-	}
-}
-
 /** Joins slivers to their nearest sibling, the smallest first; what has none stays as it is. */
 function joinSlivers(buckets: Bucket[]): void {
 	const stuck = new Set<Bucket>();
@@ -260,6 +233,7 @@ export const proposeGroups = memoOn(
 			const own = fixed.filter((card) => card.cold === cold);
 			joinToFit(buckets, rooms, cold, new Set(own.map(({ thing }) => thing.groupId)).size);
 		}
+		nameByContents(buckets);
 		nameOnce(buckets);
 		carryOn(home, buckets);
 		// What is only to be bought again keeps its group; it makes no new one of nothing.

@@ -55,6 +55,8 @@ export function dragging<Held>(options: Dragging<Held>): Attachment<HTMLElement>
 		}
 		function move(event: PointerEvent) {
 			if (!pressed || event.pointerId !== pressed.id) return;
+			// It was let go where nothing here heard of it.
+			if (event.buttons === 0) return cancel();
 			const far = Math.hypot(event.clientX - pressed.x, event.clientY - pressed.y);
 			if (isDragging) return options.over?.(under(event), { x: event.clientX, y: event.clientY });
 			if (event.pointerType === 'touch') {
