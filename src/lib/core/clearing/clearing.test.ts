@@ -74,6 +74,10 @@ describe('the entry line', () => {
 	it.each<[string, Partial<ReturnType<typeof read>['line']>]>([
 		['milk ub 05/03/26', { count: 1, name: 'milk', printed: { on: '2026-03-05', kind: 'use-by' } }],
 		['2x penne', { count: 2, name: 'penne' }],
+		['2xpenne', { count: 2, name: 'penne' }],
+		['2 x penne', { count: 2, name: 'penne' }],
+		['2 ×penne', { count: 2, name: 'penne' }],
+		['1 xanthan gum', { count: 1, name: 'xanthan gum' }],
 		['flour 1.5kg', { name: 'flour', size: { value: 1500, unit: 'g' } }],
 		[
 			'1 oil 75cl open 01/02/26',

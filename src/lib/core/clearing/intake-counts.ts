@@ -110,7 +110,8 @@ const FRONT: readonly { pattern: RegExp; value: (found: RegExpExecArray) => numb
 	},
 	{
 		pattern: new RegExp(
-			String.raw`^\s*[•*]?\s*(-?${NUMBER})\s*(?:[x×]\s?(?=\s|\p{L})|(?=\s))`,
+			// After a blank an x that begins a word belongs to it: 1 xanthan gum.
+			String.raw`^\s*[•*]?\s*(-?${NUMBER})(?:(?:x|\s*×)\s?(?=\s|\p{L})|\s+x\s?(?=\s)|\s*(?=\s))`,
 			'iu'
 		),
 		value: (found) => toNumber(found[1]!)

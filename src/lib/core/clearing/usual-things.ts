@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import rows from '../../../../data/usual-things.json';
-import { lotsIn, NookKind, type Cabinet, type Home, type NookId } from '../model';
+import { lotsIn, NookKind, type Home, type NookId } from '../model';
+import { isBathroom } from '../survey';
 
 /** What a kind of place usually holds, to be ticked instead of typed. */
 export const UsualThings = z.strictObject({
@@ -16,11 +17,6 @@ export const USUAL_THINGS: readonly UsualThings[] = z.array(UsualThings).parse(r
 const FEW_KINDS = 2;
 /** Words of lists that any place is called by. */
 const PLAIN_WORDS = new Set(['shelf', 'drawer', 'door', 'cabinet', 'under', 'goods', 'things']);
-const BATHROOM_FORMS: ReadonlySet<Cabinet['form']> = new Set(['basin', 'mirror']);
-const isBathroom = (home: Home, cabinet: Cabinet): boolean => {
-	const room = home.rooms[home.runs[cabinet.runId]?.roomId ?? ''];
-	return BATHROOM_FORMS.has(cabinet.form) || /bath|shower|wash/i.test(room?.name ?? '');
-};
 
 /**
  * Gives the lists for a place: those of its kind, the likeliest first (what its name speaks of, and what stands there
@@ -31,7 +27,8 @@ export function usualFor(home: Home, nookId: NookId | null): readonly UsualThing
 	const nook = nookId ? home.nooks[nookId] : undefined;
 	const cabinet = nook && home.cabinets[nook.cabinetId];
 	if (!nook || !cabinet) return USUAL_THINGS;
-	const room = isBathroom(home, cabinet) ? 'bathroom' : 'kitchen';
+	const { name = '' } = home.rooms[home.runs[cabinet.runId]?.roomId ?? ''] ?? {};
+	const room = isBathroom({ room: { name }, cabinet }) ? 'bathroom' : 'kitchen';
 	const said = `${nook.name} ${cabinet.name}`.toLowerCase();
 	const here = new Set(
 		lotsIn(home, nook.id).map(({ thingId }) => home.things[thingId]?.name.toLowerCase())

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '../../data/demo';
 import { ThingId } from '../model';
+import { sketchHome } from '../fixtures/sketch-home';
 import { apply, counter, NOW } from '../fixtures/tiny-home';
 import { cardOf, filled, type Bucket, type Card } from './buckets';
 import { cutToFit, measuredRooms, partOutsize, type Room } from './cut';
@@ -12,11 +13,18 @@ const toaster = Object.values(demo.things).find(({ name }) => name === 'toaster'
 const mm = fc.integer({ min: 1, max: 6 }).map((size) => size * 80);
 const pieceArb = fc.record({ widthMm: mm, depthMm: mm, heightMm: mm });
 const roomArb = fc
-	.record({ longMm: mm, widthMm: mm, heightMm: mm, litres: fc.integer({ min: 1, max: 90 }) })
-	.map(({ longMm, widthMm, heightMm, litres }): Room => ({
+	.record({
+		sides: fc.tuple(mm, mm),
+		widthMm: mm,
+		heightMm: mm,
+		litres: fc.integer({ min: 1, max: 90 })
+	})
+	.map(({ sides, widthMm, heightMm, litres }): Room => ({
 		cold: 'room',
+		isBath: false,
 		volumeMl: litres * 1000,
-		longMm,
+		shortMm: Math.min(...sides),
+		longMm: Math.max(...sides),
 		passes: { widthMm, heightMm }
 	}));
 const bucketOf = (cards: readonly Card[]): Bucket => ({
@@ -42,7 +50,8 @@ function placesOf(cards: readonly Card[], rooms: readonly Room[]): number {
 	return rooms.filter(({ longMm, passes }) =>
 		cards.every(({ thing: { piece } }) => {
 			const [narrow, long] = [piece.widthMm, piece.depthMm].sort((a, b) => a - b);
-			return piece.heightMm <= passes.heightMm && narrow! <= passes.widthMm && long! <= longMm;
+			const passesIn = piece.heightMm <= passes.heightMm && narrow! <= passes.widthMm;
+			return passesIn && long! <= longMm;
 		})
 	).length;
 }
@@ -135,5 +144,41 @@ describe('what no place holds', () => {
 		expect(rooms.length).toBe(
 			Object.keys(demo.nooks).length - new Set([...unmeasured, ...first]).size
 		);
+	});
+});
+
+describe('what would bar a group from the bathroom', () => {
+	const bath = (name: string, places: readonly [string, string][]) =>
+		sketchHome({
+			id: 'bath',
+			name,
+			people: [{ name: 'Ada', statureMm: 1700, ageBand: 'adult' }],
+			rooms: [
+				{
+					name: 'Bathroom',
+					widthMm: 2000,
+					depthMm: 1800,
+					back: places.map(([form, goods]) => ({ form, goods: [goods] }))
+				}
+			]
+		});
+	const groupOf = (home: ReturnType<typeof bath>, name: string) =>
+		home.groups[Object.values(home.things).find((thing) => thing.name === name)!.groupId!]!.id;
+	const FACE = '1 toothpaste; 2 toothbrush; 1 face cream; 1 hair spray; 1 nail scissors';
+
+	it('stays apart: a hair dryer takes nobody’s toothpaste out of the mirror cabinet', () => {
+		const home = bath('Mirror and basin', [
+			['basin', '1 hair dryer'],
+			['mirror', FACE]
+		]);
+		expect(groupOf(home, 'hair dryer')).not.toBe(groupOf(home, 'nail scissors'));
+		expect(groupOf(home, 'hair dryer')).not.toBe(groupOf(home, 'toothpaste'));
+		// Too tall for the mirror cabinet, both of them.
+		expect(groupOf(home, 'hair dryer')).toBe(groupOf(home, 'hair spray'));
+	});
+	it('joins where the bathroom has a cabinet for all of it', () => {
+		const home = bath('Tall cabinet', [['tall', `${FACE}; 1 hair dryer`]]);
+		const alone = proposeGroups(home).filter(({ thingIds }) => thingIds.length === 1);
+		expect(alone.map(({ name }) => name)).not.toContain('Electricals');
 	});
 });

@@ -1,13 +1,23 @@
 import { waysDown, type HomePart } from '../model';
-import { baseAboveFloorMm, climateOf, nooksInOrder, usableSpace, type Places } from '../survey';
+import {
+	baseAboveFloorMm,
+	climateOf,
+	isBathroom,
+	nooksInOrder,
+	usableSpace,
+	type Places
+} from '../survey';
 import { filled, type Bucket, type Card, type Cold } from './buckets';
 
 /** What one measured place takes. */
 export interface Room {
 	readonly cold: Cold;
+	/** In a bathroom, and not under its basin, where it drips. */
+	readonly isBath: boolean;
 	/** At the fill share, ml. */
 	readonly volumeMl: number;
-	/** Longer side of its floor, mm. */
+	/** Sides of its floor, mm. */
+	readonly shortMm: number;
 	readonly longMm: number;
 	/** What passes the way in, mm. */
 	readonly passes: { readonly widthMm: number; readonly heightMm: number };
@@ -22,7 +32,9 @@ export function measuredRooms(home: Places & HomePart<'settings'>): Room[] {
 		return [
 			{
 				cold: climateOf(place.nook),
+				isBath: isBathroom(place) && place.nook.kind !== 'undersink',
 				volumeMl: space.usableMl * home.settings.play.fillShare,
+				shortMm: Math.min(widthMm ?? 0, depthMm ?? 0),
 				longMm: Math.max(widthMm ?? 0, depthMm ?? 0),
 				passes: space.passes
 			}
@@ -30,10 +42,30 @@ export function measuredRooms(home: Places & HomePart<'settings'>): Room[] {
 	});
 }
 
-const enters = ({ thing }: Card, { longMm, passes }: Room): boolean =>
+const enters = ({ thing }: Card, { longMm, passes }: Room, shortMm = Infinity): boolean =>
 	waysDown(thing).some(
-		(way) => way.upMm <= passes.heightMm && way.narrowMm <= passes.widthMm && way.longMm <= longMm
+		(way) =>
+			way.upMm <= passes.heightMm &&
+			way.narrowMm <= Math.min(passes.widthMm, shortMm) &&
+			way.longMm <= longMm
 	);
+
+/** Room for the fingers above what one takes out, mm. */
+const FINGERS_MM = 5;
+/**
+ * Whether two buckets of a bathroom are better apart: together neither goes into any of its cabinets, by itself one does.
+ * A hair dryer in one group with the toothpaste takes it to the kitchen.
+ */
+export function barsFromBathroom(one: Bucket, two: Bucket, rooms: readonly Room[]): boolean {
+	if (one.main.category.area !== 'bathroom') return false;
+	const own = rooms.filter(({ cold, isBath }) => isBath && cold === one.main.cold);
+	const goesIn = ({ cards }: Pick<Bucket, 'cards'>) =>
+		own.some(({ passes, ...room }) => {
+			const hand = { ...passes, heightMm: passes.heightMm - FINGERS_MM };
+			return cards.every((card) => enters(card, { ...room, passes: hand }, room.shortMm));
+		});
+	return (goesIn(one) || goesIn(two)) && !goesIn({ cards: [...one.cards, ...two.cards] });
+}
 
 /** Outsize things go apart when the rest then has this many times the places. */
 const MORE_PLACES = 4;

@@ -1,7 +1,7 @@
 import { memoOn, type GroupReason, type HomePart, type Thing } from '../model';
 import { allergensOf, householdAllergens } from './allergens';
 import { cardOf, filled, isSliver, type Bucket, type Card, type Cold } from './buckets';
-import { cutToFit, measuredRooms, partOutsize, type Room } from './cut';
+import { barsFromBathroom, cutToFit, measuredRooms, partOutsize, type Room } from './cut';
 import { isKept } from './families';
 import { join, nearestKin } from './joining';
 import { findKits } from './kits';
@@ -128,14 +128,14 @@ function followed(fixed: readonly Card[], bucket: Bucket): string | null {
 }
 
 /** Joins slivers to their nearest sibling, the smallest first; what has none stays as it is. */
-function joinSlivers(buckets: Bucket[]): void {
+function joinSlivers(buckets: Bucket[], rooms: readonly Room[]): void {
 	const stuck = new Set<Bucket>();
 	for (;;) {
 		const [small] = buckets
 			.filter((bucket) => isSliver(bucket) && bucket.groupId === null && !stuck.has(bucket))
 			.sort((a, b) => a.volumeMl - b.volumeMl || (a.key < b.key ? -1 : 1));
 		if (!small) return;
-		const kin = nearestKin(buckets, small);
+		const kin = nearestKin(buckets, small, (one, two) => !barsFromBathroom(one, two, rooms));
 		if (kin) join(buckets, small, kin, 'sliver');
 		else stuck.add(small);
 	}
@@ -159,7 +159,9 @@ function joinToFit(buckets: Bucket[], rooms: readonly Room[], cold: Cold, byHand
 	if (!own) return;
 	const mostMl = medianRoomMl(rooms, cold);
 	const goesIn = (one: Bucket, two: Bucket) =>
-		one.volumeMl + two.volumeMl <= mostMl && one.cards.length + two.cards.length <= MOST_THINGS;
+		one.volumeMl + two.volumeMl <= mostMl &&
+		one.cards.length + two.cards.length <= MOST_THINGS &&
+		!barsFromBathroom(one, two, rooms);
 	const isHere = ({ main }: Bucket) => main.cold === cold;
 	while (crowdOf(buckets.filter(isHere)) > Math.max(1, PER_NOOK * own - byHand)) {
 		const found = buckets
@@ -228,7 +230,7 @@ export const proposeGroups = memoOn(
 				: [bucket]
 		);
 		nameApart(buckets);
-		joinSlivers(buckets);
+		joinSlivers(buckets, rooms);
 		for (const cold of COLDS) {
 			const own = fixed.filter((card) => card.cold === cold);
 			joinToFit(buckets, rooms, cold, new Set(own.map(({ thing }) => thing.groupId)).size);

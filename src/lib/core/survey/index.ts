@@ -4,6 +4,7 @@ export {
 	climateOf,
 	handHeightMm,
 	HANGS_FROM_MM,
+	isBathroom,
 	isPullOut,
 	nooksInOrder,
 	placeOfNook,

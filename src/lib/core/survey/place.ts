@@ -20,6 +20,18 @@ export interface NookPlace {
 	readonly room: Room;
 }
 
+/** Whether a place is one of a bathroom: by its room, or by what only bathrooms have. */
+export const isBathroom = ({
+	room,
+	cabinet
+}: {
+	readonly room: Pick<Room, 'name'>;
+	readonly cabinet: Pick<Cabinet, 'form'>;
+}): boolean =>
+	cabinet.form === 'basin' ||
+	cabinet.form === 'mirror' ||
+	/bath|shower|wash ?room|toilet/i.test(room.name);
+
 /** Finds where a nook stands; null when a link in the chain is broken. */
 export function placeOfNook(home: Places, nookId: string): NookPlace | null {
 	const nook = home.nooks[nookId];

@@ -13,7 +13,13 @@ import {
 	type Home,
 	type PlaceRank
 } from '../model';
-import { baseAboveFloorMm, nooksInOrder, reachHeights, type NookPlace } from '../survey';
+import {
+	baseAboveFloorMm,
+	isBathroom,
+	nooksInOrder,
+	reachHeights,
+	type NookPlace
+} from '../survey';
 
 /** Kinds of place that the table tells apart; a household speaks of drawers by their depth alone, and of heights roughly. */
 const PlaceKind = z.enum([...SPOTS, 'low-drawer', 'wall-upper']);
@@ -56,12 +62,6 @@ const LOWEST_WALL_MM = 1600;
 /** The one above it, of which one still sees and takes what stands in front, begins below this, mm. */
 const UPPER_WALL_MM = 1800;
 const isLarder = (name: string) => /larder|pantry|store ?room/i.test(name);
-/** Whether a place is one of a bathroom: by its room, or by what only bathrooms have. */
-export const isBathroom = ({ room, cabinet }: Pick<NookPlace, 'room' | 'cabinet'>): boolean =>
-	cabinet.form === 'basin' ||
-	cabinet.form === 'mirror' ||
-	/bath|shower|wash ?room|toilet/i.test(room.name);
-
 /** What one works at in a kitchen. */
 const KITCHEN_WORK: ReadonlySet<StationKind> = new Set([
 	'hob',

@@ -1,11 +1,12 @@
 import type { GroupFigures } from '../grouping';
-import { isBathroom, mayStandUnderSink } from './belongs';
+import { mayStandUnderSink } from './belongs';
 import { petCouldTake } from './pet-dangers';
 import { memoOn, type Home, type Person } from '../model';
 import {
 	baseAboveFloorMm,
 	climateOf,
 	climateTags,
+	isBathroom,
 	reachHeights,
 	TODDLER_CLIMB_MM,
 	TODDLER_REACH_MM,
