@@ -258,6 +258,11 @@ test('Place: a home with a toddler asks for a catch; fitted, the plan is better'
 }, info) => {
 	await openGenerated(page, info, 'toddler');
 	await goTo(page, 'Place');
+	// Asked before anything is planned; here nobody has fitted it yet.
+	const asked = page.getByRole('region', { name: 'Child catches' });
+	await expect(asked.getByRole('listitem').first()).toContainText(
+		/Sink cabinet\s+for Bleach, Cleaning/
+	);
 	await solve(page);
 	const help = page.getByRole('region', { name: 'What would help most' });
 	await help.getByRole('button', { name: 'Find out' }).click();
@@ -269,8 +274,9 @@ test('Place: a home with a toddler asks for a catch; fitted, the plan is better'
 		}
 	);
 	await expect(help.getByRole('button', { name: 'Stop' })).toHaveCount(0, { timeout: 60_000 });
-	await first.getByRole('button', { name: 'Catch fitted' }).click();
+	await asked.getByRole('button', { name: 'Catch fitted on Sink cabinet' }).click();
 	await saved(page);
+	await expect(asked.getByRole('listitem').filter({ hasText: 'Sink cabinet' })).toHaveCount(0);
 	await solve(page);
 	// The cleaners stand where one looks for them, now that a child does not get at them.
 	await expect(

@@ -6,6 +6,7 @@ import {
 	type Objection,
 	assignmentNow,
 	brokenRules,
+	catchesToAsk,
 	contestedPlaces,
 	DEFAULT_PLACE,
 	freeSpaceOf,
@@ -17,6 +18,7 @@ import {
 	roomlessMl,
 	whyLeft,
 	zoneModelOf,
+	type CatchAsked,
 	type Contested,
 	type Help,
 	type Helped,
@@ -179,6 +181,11 @@ export class PlaceDesk {
 		});
 	});
 
+	/** Cabinets that want a child catch, whether there is a plan or not. */
+	catchesAsked = $derived.by((): readonly CatchAsked[] =>
+		this.model ? catchesToAsk(this.model) : []
+	);
+
 	/** The places that others want as the plan stands, the most wanted first. */
 	contested = $derived.by((): readonly Contested[] =>
 		this.model && this.layout && this.plan && !this.stale
@@ -325,10 +332,11 @@ export class PlaceDesk {
 
 	/** Makes the small change that would open a place to what has none. */
 	lift(lift: Lift): void {
-		if (lift.code === 'fit-catch') this.#fitCatch(lift.cabinetId);
+		if (lift.code === 'fit-catch') this.fitCatch(lift.cabinetId);
 		if (lift.code === 'raise-shelf') this.#raiseShelf(lift.nookId, lift.pegs);
 	}
-	#fitCatch(cabinetId: string): void {
+	/** A cabinet has a child catch now. */
+	fitCatch(cabinetId: string): void {
 		const name = this.home.cabinets[cabinetId]?.name;
 		this.#deps.store().run(`catch on ${name}`, 'fitCatch', cabinetId);
 	}
@@ -356,7 +364,7 @@ export class PlaceDesk {
 	}
 	/** Makes a change that helps; what is let go is only said, since that is decided in Clear. */
 	takeHelp(help: Help): void {
-		if (help.code === 'catch') this.#fitCatch(help.cabinetId);
+		if (help.code === 'catch') this.fitCatch(help.cabinetId);
 		if (help.code === 'shelf') this.#raiseShelf(help.nookId, help.pegs);
 		if (help.code === 'hidden') {
 			const place = findHidden(this.home).find(({ key }) => key === help.key);

@@ -1,4 +1,6 @@
 import { describe, expect, it, vi } from 'vitest';
+import { sketchHome } from '../core/fixtures/sketch-home';
+import { DOG_AND_TODDLER } from '../core/fixtures/sketches';
 import { counter, NOW, tinyHome } from '../core/fixtures/tiny-home';
 import {
 	DEFAULT_PLACE,
@@ -15,9 +17,10 @@ const options = { ...DEFAULT_PLACE, moves: 3000 };
 const result = placeHome(tinyHome(), options);
 function desk(
 	outcome: () => JobOutcome<PlaceResult> = () => ({ kind: 'done', result }),
-	helped: () => JobOutcome<readonly Helped[]> = () => ({ kind: 'done', result: [] })
+	helped: () => JobOutcome<readonly Helped[]> = () => ({ kind: 'done', result: [] }),
+	home = tinyHome()
 ) {
-	const store = new DeskStore(tinyHome());
+	const store = new DeskStore(home);
 	const say = vi.fn();
 	const made = new PlaceDesk({
 		store: store.get,
@@ -191,5 +194,16 @@ describe('what helps a plan', () => {
 		expect(store.home).toBe(before);
 		plan.lift({ code: 'fit-catch', nookId: nook.id, cabinetId });
 		expect(store.home.cabinets[cabinetId]!.lockable).toBe(true);
+	});
+});
+
+describe('a child catch', () => {
+	it('is asked for before there is a plan, and no more once it is fitted', () => {
+		const { store, desk: plan } = desk(undefined, undefined, sketchHome(DOG_AND_TODDLER));
+		const [first] = plan.catchesAsked;
+		expect(store.home.cabinets[first!.cabinetId]!.name).toBe('Sink cabinet');
+		plan.fitCatch(first!.cabinetId);
+		expect(store.labels).toEqual(['catch on Sink cabinet']);
+		expect(plan.catchesAsked.map(({ cabinetId }) => cabinetId)).not.toContain(first!.cabinetId);
 	});
 });

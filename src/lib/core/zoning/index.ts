@@ -40,6 +40,7 @@ export { belongsOf, type PlaceKind } from './belongs';
 export { familyIndex, familyName, FAMILY_COUNT } from './families';
 export { REVIEW_CODES, reviewPlan, type Objection, type ReviewCode } from './review';
 export { keepingCosts, type KeepingCost } from './keeping';
+export { catchesToAsk, type CatchAsked } from './ask-catch';
 export { contestedPlaces, type Contested } from './contested';
 export { PET_KINDS } from './pet-dangers';
 export { liftAt, smallestLift, takesCatch, type Lift } from './lifts';
