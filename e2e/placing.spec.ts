@@ -260,9 +260,7 @@ test('Place: a home with a toddler asks for a catch; fitted, the plan is better'
 	await goTo(page, 'Place');
 	// Asked before anything is planned; here nobody has fitted it yet.
 	const asked = page.getByRole('region', { name: 'Child catches' });
-	await expect(asked.getByRole('listitem').first()).toContainText(
-		/Sink cabinet\s+for Bleach, Cleaning/
-	);
+	await expect(asked.getByRole('listitem').first()).toContainText(/Sink cabinet\s+for .*Bleach/);
 	await solve(page);
 	const help = page.getByRole('region', { name: 'What would help most' });
 	await help.getByRole('button', { name: 'Find out' }).click();

@@ -148,7 +148,7 @@ const haveRoom = (
 	);
 
 /**
- * Parts a group as the plan in force has it: as the planner parted it, where its rows still say so, so that what was
+ * Parts a group as the plan in force has it (what it leaves out whole is whole): as the planner parted it, where its rows still say so, so that what was
  * found to go in is judged by the same pieces; else by the rows alone.
  */
 export function partsInForce(input: PartsInput, rows: readonly PlacedRow[]): PartDraft[] {
@@ -156,12 +156,15 @@ export function partsInForce(input: PartsInput, rows: readonly PlacedRow[]): Par
 	const placed = rows.reduce((sum, { share }) => sum + share, 0);
 	const all = placed < 1 - WHOLE ? [...rows, { n: -1, share: 1 - placed }] : rows;
 	if (!input.figuresOf) return all.map(({ share }) => asPart(input, null, share));
-	if (all.length === 1) return withRoom(input, whole, rows[0]!.n);
-	for (let count = Math.max(1, all.length - 1); count <= mostParts(input.figures); count++)
-		for (const parts of waysOf(input, whole, count)) {
-			const sharing = matched(parts, all);
-			if (sharing && haveRoom(parts, sharing, all, input)) return parts;
-		}
+	if (all.length === 1) return withRoom(input, whole, all[0]!.n);
+	// One part a row is what the planner mostly makes; several parts of one place are seldom.
+	for (const isOneEach of [true, false])
+		for (let count = Math.max(1, all.length - 1); count <= mostParts(input.figures); count++)
+			for (const parts of waysOf(input, whole, count)) {
+				if ((parts.length === all.length) !== isOneEach) continue;
+				const sharing = matched(parts, all);
+				if (sharing && haveRoom(parts, sharing, all, input)) return parts;
+			}
 	return cutsOfPlan(input.holdings, rows)!.flatMap(({ holdings, share }, r) => {
 		const part = asPart(input, holdings, share);
 		if (!part.figures.pieces) return [];
@@ -177,10 +180,13 @@ function withRoom(input: PartsInput, part: PartDraft, n: number): PartDraft[] {
 	return [part];
 }
 
-/** The rows of the plan in force for each group; null: no plan is in force. */
+/** The rows of the plan in force for each group, none for what it leaves out whole; null: no plan is in force. */
 export function rowsInForce(home: Home): ReadonlyMap<string, readonly Assignment[]> | null {
 	const plan = activePlan(home);
-	return plan ? rowsByGroup(plan.assignments) : null;
+	if (!plan) return null;
+	const rows = rowsByGroup(plan.assignments);
+	for (const id of plan.overflow) if (!rows.has(id)) rows.set(id, []);
+	return rows;
 }
 
 /** The rows of a plan, group by group. */
@@ -197,7 +203,7 @@ export function rowsByGroup(assignments: readonly Assignment[]): Map<string, Ass
 /** Says how the plan in force parts groups, whatever the places are: a tag that moves to another place changes nothing. */
 export function partingPrint(home: Home): string {
 	const parted = [...(rowsInForce(home) ?? [])].filter(
-		([, rows]) => rows.length > 1 || rows[0]!.share < 1 - WHOLE
+		([, rows]) => rows.length !== 1 || rows[0]!.share < 1 - WHOLE
 	);
 	return JSON.stringify([
 		activePlan(home) ? 1 : 0,
