@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { tinyHome } from '../core/fixtures/tiny-home';
-import { plainKind } from '../core/fitting';
-import type { Home } from '../core/model';
+import { addUsualKinds, plainKind } from '../core/fitting';
+import { applyEdit, type Home } from '../core/model';
 import {
 	filledText,
 	heightText,
@@ -76,8 +76,9 @@ describe('words of Fit', () => {
 		expect(togetherText(home, { fitted: 3, not: 1, purchase })).toMatch(
 			/^3 places fitted, 1 not\. 2 containers to buy for .*5\.60\. No other/
 		);
+		const stocked = applyEdit(home, addUsualKinds()).home;
 		expect(
-			togetherText(home, {
+			togetherText(stocked, {
 				fitted: 3,
 				not: 0,
 				purchase: { ...purchase, status: 'open', lines: [], costMinor: 0, bound: 500 }
@@ -87,6 +88,10 @@ describe('words of Fit', () => {
 			togetherText(home, { fitted: 0, not: 3, purchase: { ...purchase, status: 'too-dear' } })
 		).toContain('Raise it');
 		expect(togetherText(home, { fitted: 1, not: 0, purchase: null })).toBe('1 place fitted.');
+		const none = { ...purchase, lines: [], costMinor: 0 };
+		expect(togetherText(home, { fitted: 3, not: 0, purchase: none })).toMatch(
+			/knows none yet.*Containers/
+		);
 	});
 	it('say what is cut, and what stands on what', () => {
 		const at = (

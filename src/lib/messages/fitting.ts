@@ -272,6 +272,8 @@ export function togetherText(
 	const done = `${countText(fitted, 'place')} fitted${not ? `, ${not} not` : ''}.`;
 	if (!purchase) return done;
 	const bought = purchase.lines.reduce((sum, { count }) => sum + count, 0);
+	if (!bought && !Object.keys(home.containerKinds).length)
+		return `${done} All without containers: this home knows none yet. Add the usual ones under Containers, and fit again.`;
 	const buy = bought
 		? ` ${countText(bought, 'container')} to buy for ${formatMoney(purchase.costMinor, home.currency)}.`
 		: ' Nothing to buy: what the house has will do.';

@@ -18,7 +18,7 @@ import type {
 import { packUsesOf, rateBounds } from '../core/rotation';
 import { dateFormat, type HoldRule, type Lot, type Thing, type WasteReason } from '../core/model';
 import { daysText } from './clearing';
-import { tenthsText, wholeText } from './numbers';
+import { listText, tenthsText, wholeText } from './numbers';
 
 /** What a date is counted from. */
 export const BASIS_WORDS: Readonly<Record<EffectiveDate['basis'], string>> = {
@@ -60,6 +60,11 @@ export function keepsBetterText(found: KeepsBetter): string {
 	switch (found.code) {
 		case 'beside':
 			return `beside ${found.neighbour.name}: together they spoil sooner. Keep them apart`;
+		case 'spoils':
+			return `${listText(
+				found.others.map(({ name }) => name),
+				3
+			)} spoil sooner beside this. Keep them apart`;
 		case 'too-cold':
 			return `too cold in ${found.nook.name}. ${found.produce.how}`;
 		case 'too-warm':

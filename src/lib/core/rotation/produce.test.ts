@@ -11,8 +11,9 @@ const shelf = placeOf('shelf');
 const fridge = placeOf('fridge-shelf');
 const found = (home: Home) =>
 	keepsBetter(home).map((each) => {
-		const by = each.code === 'beside' ? ` ${each.neighbour.name}` : '';
-		return `${each.thing.name}: ${each.code}${by}`;
+		const by =
+			each.code === 'beside' ? [each.neighbour] : each.code === 'spoils' ? each.others : [];
+		return [`${each.thing.name}: ${each.code}`, ...by.map(({ name }) => name)].join(' ');
 	});
 const fresh = (name: string, category = 'food.salad') => produceOf({ name, category })?.name;
 
@@ -63,6 +64,19 @@ describe('where fresh things keep best', () => {
 		// A bunch does not spoil itself.
 		expect(found(withLines(kitchen, ['1 bananas', '1 ripe bananas'], shelf))).toEqual([]);
 	});
+	it('moves the one that spoils several, and not all of them', () => {
+		const drawer = ['4 tomatoes', '1 lettuce', '6 carrots', '1 broccoli'];
+		expect(found(withLines(kitchen, drawer, fridge))).toEqual([
+			'tomatoes: spoils lettuce carrots broccoli'
+		]);
+		// Once that has gone, another that spoils one is said; what is too cold goes anyway.
+		expect(found(withLines(kitchen, ['1 apples', ...drawer.slice(2, 3)], fridge))).toEqual([
+			'carrots: beside apples'
+		]);
+		expect(found(withLines(kitchen, ['6 bananas', '1 lettuce'], fridge))).toEqual([
+			'bananas: too-cold'
+		]);
+	});
 	it('asks no cold of a home without a fridge, and leaves frozen things alone', () => {
 		const none = apply(withLines(kitchen, ['1 lettuce'], shelf), (draft) => {
 			for (const nook of Object.values(draft.nooks))
@@ -76,7 +90,7 @@ describe('where fresh things keep best', () => {
 	});
 	it('finds the fruit bowl and the onions of the demo home', () => {
 		const all = found(demoHome(NOW));
-		expect(all).toContain('potatoes: beside brown onions');
+		expect(all).toContain('brown onions: spoils potatoes sweet potatoes');
 		expect(all.length).toBeLessThan(12);
 	});
 });

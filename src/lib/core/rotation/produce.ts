@@ -65,6 +65,16 @@ export type KeepsBetter =
 			readonly produce: Produce;
 			readonly nook: Nook;
 			readonly neighbour: Thing;
+	  }
+	| {
+			/** It spoils several others where it is: it alone had best go. */
+			readonly code: 'spoils';
+			readonly lot: Lot;
+			readonly thing: Thing;
+			readonly produce: Produce;
+			readonly nook: Nook;
+			/** Two or more, in the order of the stock. */
+			readonly others: readonly Thing[];
 	  };
 
 const isOnionOf = ({ name }: Produce) => name === 'onions';
@@ -75,7 +85,10 @@ function spoils(giver: Produce, other: Produce): boolean {
 	return isOnionOf(giver) && isPotatoOf(other);
 }
 
-function placeIssue(produce: Produce, nook: Nook): Exclude<KeepsBetter['code'], 'beside'> | null {
+function placeIssue(
+	produce: Produce,
+	nook: Nook
+): Exclude<KeepsBetter['code'], 'beside' | 'spoils'> | null {
 	const climate = climateOf(nook);
 	if (climate === 'frozen') return null;
 	if (climate === 'chilled') {
@@ -92,7 +105,8 @@ const hasFridge = (nooks: Readonly<Record<string, Nook>>) =>
 
 /**
  * Lists fresh things that stand where they keep badly, or beside what spoils them: one line a lot, its place before its
- * neighbours. In the order of the stock.
+ * neighbours. What spoils several others is named instead of them, so that one thing moves and not all of them. In the
+ * order of the stock.
  */
 export const keepsBetter = memoOn(['lots', 'things', 'nooks'], (home): readonly KeepsBetter[] => {
 	const cold = hasFridge(home.nooks);
@@ -102,12 +116,30 @@ export const keepsBetter = memoOn(['lots', 'things', 'nooks'], (home): readonly 
 		const nook = lot.nookId ? home.nooks[lot.nookId] : undefined;
 		return produce && nook && lot.dates.frozenOn === null ? [{ lot, thing, produce, nook }] : [];
 	});
+	const codeOf = ({ produce, nook }: (typeof fresh)[number]) => {
+		const code = placeIssue(produce, nook);
+		return code === 'too-warm' && !cold ? null : code;
+	};
+	const well = fresh.filter((one) => !codeOf(one));
+	const spoiledBy = new Map(
+		fresh.map((giver) => [
+			giver,
+			well.filter(
+				(other) => other.nook.id === giver.nook.id && spoils(giver.produce, other.produce)
+			)
+		])
+	);
 	return fresh.flatMap((one): KeepsBetter[] => {
-		const code = placeIssue(one.produce, one.nook);
-		if (code && (code !== 'too-warm' || cold)) return [{ code, ...one }];
-		const neighbour = fresh.find(
-			(other) => other.nook.id === one.nook.id && spoils(other.produce, one.produce)
-		)?.thing;
-		return neighbour ? [{ code: 'beside', ...one, neighbour }] : [];
+		const code = codeOf(one);
+		if (code) return [{ code, ...one }];
+		const others = spoiledBy.get(one)!;
+		if (others.length > 1)
+			return [{ code: 'spoils', ...one, others: others.map(({ thing }) => thing) }];
+		// What goes away anyway spoils nothing any more.
+		const giver = fresh.find((each) => {
+			const spoiled = spoiledBy.get(each)!;
+			return spoiled.length === 1 && spoiled[0] === one && !codeOf(each);
+		});
+		return giver ? [{ code: 'beside', ...one, neighbour: giver.thing }] : [];
 	});
 });
