@@ -32,10 +32,11 @@ test.describe('with the program kept for later', () => {
 		await solve(page);
 		// Its worker loads parts that no page names.
 		await page.getByRole('button', { name: 'Prove it, or find better' }).click();
+		// A bound comes from the solver alone, and so does an answer; the proof itself need not be waited for.
 		await expect(
 			page
 				.getByText(
-					/Proven: no plan|better plan was found|plan that saves|nothing better|Not proven/
+					/Proving: no plan can|Proven: no plan|better plan was found|plan that saves|nothing better|Not proven/
 				)
 				.first()
 		).toBeVisible({
@@ -207,32 +208,33 @@ for (const scheme of ['light', 'dark'] as const)
 		}
 	});
 
-for (const stage of ['Walk', 'Clear', 'Sort', 'Place', 'Fit', 'Mark', 'Turn'])
-	test(`every part of ${stage} passes the accessibility rules`, async ({ page }) => {
+for (const stages of [
+	['Walk', 'Clear', 'Sort', 'Place'],
+	['Fit', 'Mark', 'Turn']
+])
+	test(`every part of ${stages.join(', ')} passes the accessibility rules`, async ({ page }) => {
 		test.setTimeout(240_000);
 		await page.emulateMedia({ reducedMotion: 'reduce' });
-		await openDemo(page, stage);
+		await openDemo(page);
 		const check = checker(page);
-		const parts = page.getByRole('navigation', { name: `Parts of ${stage}` }).getByRole('link');
-		for (let i = 1; i < (await parts.count()); i++) {
-			await parts.nth(i).click();
-			await expect(parts.nth(i)).toHaveAttribute('aria-current', 'page');
-			await check(`${stage}, ${await parts.nth(i).innerText()}`);
+		for (const stage of stages) {
+			await goTo(page, stage);
+			const parts = page.getByRole('navigation', { name: `Parts of ${stage}` }).getByRole('link');
+			for (let i = 1; i < (await parts.count()); i++) {
+				await parts.nth(i).click();
+				await expect(parts.nth(i)).toHaveAttribute('aria-current', 'page');
+				await check(`${stage}, ${await parts.nth(i).innerText()}`);
+			}
 		}
 	});
 
-for (const [name, { size, textShare }] of Object.entries({
-	phone: { size: { width: 390, height: 844 }, textShare: 1 },
-	'phone with text twice as large': { size: { width: 390, height: 844 }, textShare: 2 },
-	tablet: { size: { width: 820, height: 1180 }, textShare: 1 }
+for (const [name, { size, texts }] of Object.entries({
+	'phone, with text twice as large too,': { size: { width: 390, height: 844 }, texts: [1, 2] },
+	tablet: { size: { width: 820, height: 1180 }, texts: [1] }
 }))
 	test(`every screen fits a ${name} without scrolling sideways`, async ({ page }) => {
+		test.setTimeout(240_000);
 		await page.setViewportSize(size);
-		await page.addInitScript((share) => {
-			addEventListener('DOMContentLoaded', () => {
-				document.documentElement.style.fontSize = `${share * 100}%`;
-			});
-		}, textShare);
 		await openDemo(page);
 		const beyond = () =>
 			page.evaluate(() => {
@@ -250,19 +252,28 @@ for (const [name, { size, textShare }] of Object.entries({
 					.join(', ')}`;
 			});
 		const found: string[] = [];
+		const check = async (screen: string) => {
+			for (const share of texts) {
+				await page.evaluate(async (size) => {
+					document.documentElement.style.fontSize = `${size * 100}%`;
+					// Drawings take their size once they are laid out.
+					await new Promise(requestAnimationFrame);
+					await new Promise(requestAnimationFrame);
+				}, share);
+				const over = await beyond();
+				if (over) found.push(`${screen}, text × ${share}: ${over}`);
+			}
+			await page.evaluate(() => (document.documentElement.style.fontSize = ''));
+		};
 		for (const stage of ['', ...STAGES]) {
 			if (stage) await goTo(page, stage);
-			// Drawings take their size once they are laid out.
-			await page.evaluate(() => new Promise(requestAnimationFrame));
-			const over = await beyond();
-			if (over) found.push(`${stage || 'Job sheet'}: ${over}`);
+			await check(stage || 'Job sheet');
 			const parts = page.getByRole('navigation', { name: `Parts of ${stage}` }).getByRole('link');
 			for (let i = 0; i < (await parts.count()); i++) {
 				await parts.nth(i).click();
 				await expect(parts.nth(i)).toHaveAttribute('aria-current', 'page');
-				if (textShare === 1) await expect(parts.nth(i)).toBeInViewport({ ratio: 0.9 });
-				const more = await beyond();
-				if (more) found.push(`${stage}, ${await parts.nth(i).innerText()}: ${more}`);
+				await expect(parts.nth(i)).toBeInViewport({ ratio: 0.9 });
+				await check(`${stage}, ${await parts.nth(i).innerText()}`);
 			}
 		}
 		expect(found).toEqual([]);

@@ -83,6 +83,28 @@ test('with a full disk it says so everywhere, loses nothing, and goes on when th
 	).toBeVisible();
 });
 
+test('what was not saved when the page was left is there on the next one, to be undone too', async ({
+	page
+}) => {
+	// Leaving with something unsaved is asked about; here it is done all the same.
+	page.on('dialog', (dialog) => void dialog.accept());
+	await openDemo(page, 'Turn');
+	await saved(page);
+	await fillDisk(page, true);
+	const take = page.getByRole('button', { name: 'Take down one sliced bread loaf' });
+	await take.click();
+	await expect(page.getByRole('status').filter({ hasText: 'Not saved' })).toBeVisible();
+	// On the next page the disk takes it.
+	await page.reload();
+	await page.getByRole('button', { name: 'Undo: 1 sliced bread loaf taken down' }).click();
+	await saved(page);
+	await expect(take).toBeVisible();
+	await page.goto('/home/demo');
+	const home = (await exported(page)) as unknown as { useEvents: object };
+	expect(notesOf(home)).toHaveLength(0);
+	expect(await page.evaluate(() => Object.keys(localStorage).join())).not.toContain('-left');
+});
+
 test('no space for a new home or a file is said in words', async ({ page }, info) => {
 	await openDemo(page);
 	const home = await exported(page);
