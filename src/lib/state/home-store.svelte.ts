@@ -1,14 +1,7 @@
 import { command, type ArgsOf, type Command, type CommandName } from '../core/commands';
 import type { StoreNotice, Trouble } from '../core/commands/notices';
 import { touchedBy } from '../core/commands/touched-by';
-import {
-	advance,
-	holds,
-	withChange,
-	type Advanced,
-	type Entry,
-	type Timeline
-} from '../core/commands/timeline';
+import { advance, withChange, type Entry, type Timeline } from '../core/commands/timeline';
 import { replay, type Home } from '../core/model';
 import type { Mend } from '../core/interchange';
 import {
@@ -31,6 +24,7 @@ import {
 } from '../data';
 import { takeStored } from './just-stored';
 import type { Outbox } from './outbox';
+import { labelOf, rebase, type Pending } from './pending';
 
 export type SaveState = 'saved' | 'saving' | 'failed' | 'gone';
 export type OpenFailure = LoadFailure;
@@ -61,12 +55,6 @@ const laterByTimer = (ms: number, call: () => void) => {
 	const timer = setTimeout(call, ms);
 	return () => clearTimeout(timer);
 };
-
-/** What was done here and is not stored yet, with what it makes of the home before it. */
-interface Pending {
-	readonly entry: Entry;
-	readonly made: Extract<Advanced, { ok: true }>;
-}
 
 /**
  * The home at hand: what the screens show, the only place that changes it, and its history.
@@ -389,24 +377,10 @@ export class HomeStore {
 
 	/** Makes all that is pending again on the confirmed home; what was `written` already is pending no more. */
 	#rebase(written: ReadonlySet<string>): void {
-		let now = this.#confirmed;
-		const kept: Pending[] = [];
-		for (const { entry, made: before } of this.#pending) {
-			if (written.has(entry.id)) continue;
-			const made = advance(now, entry, true);
-			if (!made.ok) {
-				// The other tab did the very same: nothing is missing.
-				if (made.lost.code === 'no-effect' && holds(now.home, before.patches)) continue;
-				this.#deps.onNotice?.({ code: 'lost', label: labelOf(entry, now), lost: made.lost });
-				continue;
-			}
-			if (made.mended.length > before.mended.length)
-				this.#deps.onNotice?.({ code: 'mended', label: labelOf(entry, now) });
-			kept.push({ entry, made });
-			now = made.after;
-		}
+		const { kept, shown, notices } = rebase(this.#confirmed, this.#pending, written);
 		this.#pending = kept;
-		this.#shown = now;
+		this.#shown = shown;
+		for (const notice of notices) this.#deps.onNotice?.(notice);
 	}
 
 	async #catchUp(db: Db): Promise<void> {
@@ -433,10 +407,3 @@ export class HomeStore {
 }
 
 const timelineOf = ({ home, history, cursor }: Timeline): Timeline => ({ home, history, cursor });
-
-/** Says what an entry is about, for a notice. */
-function labelOf(entry: Entry, now: Timeline): string {
-	if (entry.kind === 'do') return entry.label;
-	const step = now.history.find(({ id }) => id === entry.stepId);
-	return `${entry.kind} ${step?.label ?? ''}`.trim();
-}
