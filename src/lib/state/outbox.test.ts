@@ -37,6 +37,10 @@ describe('the outbox', () => {
 		box('two').put([entry('a'), entry('b', '2026-03-02T09:00:01Z')]);
 		expect(idsLeft()).toEqual(['a', 'b', 'c']);
 	});
+	it('keeps the order of a page whose clock was set back meanwhile', () => {
+		box('one').put([entry('a', '2026-03-02T09:00:05Z'), entry('b', '2026-03-02T08:00:00Z')]);
+		expect(idsLeft()).toEqual(['a', 'b']);
+	});
 	it('keeps the last of what a page put down, and nothing that another has put down since', () => {
 		const one = box('one');
 		one.put([entry('a')]);

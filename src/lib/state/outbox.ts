@@ -58,9 +58,12 @@ export class Outbox {
 		}
 	}
 
-	/** What pages have left of this home, each once; what cannot be read is left out. */
+	/**
+	 * What pages have left of this home, each once: a page's own in its order, and whoever began first goes first. What
+	 * cannot be read is left out.
+	 */
 	left(): readonly Entry[] {
-		const found = new Map<string, Entry>();
+		const pages: (readonly Entry[])[] = [];
 		try {
 			const words = this.#words();
 			for (let i = 0; i < words.length; i++) {
@@ -68,13 +71,16 @@ export class Outbox {
 				if (!key.startsWith(this.#home)) continue;
 				const row = words.getItem(key) ?? '';
 				this.#rows.set(key, row);
-				for (const entry of readRow(row)) found.set(entry.id, entry);
+				pages.push(readRow(row));
 			}
 		} catch {
 			// A browser that keeps no words has none.
 		}
-		// A page's own stand in their order; of two pages whoever was first goes first.
-		return [...found.values()].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+		const begun = (page: readonly Entry[]) => page[0]?.at ?? '';
+		const all = pages
+			.sort((a, b) => (begun(a) < begun(b) ? -1 : begun(a) > begun(b) ? 1 : 0))
+			.flat();
+		return [...new Map(all.map((entry) => [entry.id, entry])).values()];
 	}
 
 	/** All that was put down or read is stored; what another page has put down since stays. */
