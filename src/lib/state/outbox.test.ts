@@ -32,6 +32,13 @@ describe('the outbox', () => {
 		next.clear();
 		expect(idsLeft()).toEqual([]);
 	});
+	it('gives a change back with what it was not given, which is not null', () => {
+		const args = [{ name: undefined, rent: null, sides: [1, undefined] }, undefined, 'x', null];
+		const asked = { ...entry('a'), commands: [{ name: 'changeHome', args }] } as unknown as Entry;
+		box('one').put([asked]);
+		const [found] = box('two').left();
+		expect(found).toStrictEqual(asked);
+	});
 	it('gives each once, whoever was first first, of several pages', () => {
 		box('one').put([entry('b', '2026-03-02T09:00:01Z'), entry('c', '2026-03-02T09:00:02Z')]);
 		box('two').put([entry('a'), entry('b', '2026-03-02T09:00:01Z')]);

@@ -7,6 +7,17 @@ import { HOME_VERSION } from '../core/model';
 export type WordStore = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
 
 const PREFIX = 'keep-nook-left';
+/** Stands for what is not given: words know only null, which may mean something else to a change. */
+const NOT_GIVEN = '\u0000';
+const write = (row: object): string =>
+	JSON.stringify(row, (_key, value: unknown) => (value === undefined ? NOT_GIVEN : value));
+/** As it was before it was written; no reviver of JSON gives back what is not given. */
+function given(value: unknown): unknown {
+	if (value === NOT_GIVEN) return undefined;
+	if (Array.isArray(value)) return value.map(given);
+	if (typeof value !== 'object' || value === null) return value;
+	return Object.fromEntries(Object.entries(value).map(([name, each]) => [name, given(each)]));
+}
 const Times = { id: z.string(), at: z.string() };
 const Left = z.object({
 	version: z.literal(HOME_VERSION),
@@ -49,7 +60,7 @@ export class Outbox {
 	/** Puts down what is not stored, in the place of what this page put down before; false: the browser refuses it. */
 	put(entries: readonly Entry[]): boolean {
 		try {
-			const row = JSON.stringify({ version: HOME_VERSION, entries });
+			const row = write({ version: HOME_VERSION, entries });
 			this.#words().setItem(this.#own, row);
 			this.#rows.set(this.#own, row);
 			return true;
@@ -97,7 +108,7 @@ export class Outbox {
 
 function readRow(words: string): readonly Entry[] {
 	try {
-		const row = Left.safeParse(JSON.parse(words));
+		const row = Left.safeParse(given(JSON.parse(words)));
 		return row.success ? (row.data.entries as readonly Entry[]) : [];
 	} catch {
 		return [];

@@ -60,6 +60,7 @@ export interface Bucket {
 /** Under this a group is a sliver, ml and pieces (handbook: a litre, or three things). */
 const SLIVER_ML = 1000;
 const SLIVER_PIECES = 3;
+
 export const coldOf = ({ needs }: Pick<Thing, 'needs'>): Cold =>
 	needs.includes('frozen') ? 'frozen' : needs.includes('chilled') ? 'chilled' : 'room';
 

@@ -2,6 +2,7 @@ import { waysDown, type HomePart } from '../model';
 import {
 	baseAboveFloorMm,
 	climateOf,
+	FINGERS_MM,
 	isBathroom,
 	nooksInOrder,
 	usableSpace,
@@ -50,8 +51,6 @@ const enters = ({ thing }: Card, { longMm, passes }: Room, shortMm = Infinity): 
 			way.longMm <= longMm
 	);
 
-/** Room for the fingers above what one takes out, mm. */
-const FINGERS_MM = 5;
 /**
  * Whether two buckets of a bathroom are better apart: together neither goes into any of its cabinets, by itself one does.
  * A hair dryer in one group with the toothpaste takes it to the kitchen.

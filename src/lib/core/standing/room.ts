@@ -2,6 +2,7 @@ import type { Home, Nook, Settings } from '../model';
 import {
 	baseAboveFloorMm,
 	blockedBoxes,
+	FINGERS_MM,
 	isPullOut,
 	placeOfNook,
 	usableSpace,
@@ -34,9 +35,6 @@ export interface Clear {
 	/** Looked into from above: nothing hides what is behind it. */
 	readonly isSeenFromAbove: boolean;
 }
-
-/** Fingers' room above what stands free, mm. */
-const FINGERS_MM = 5;
 
 type Measured = Extract<UsableSpace, { ok: true }>;
 

@@ -15,7 +15,14 @@ export {
 	type NookPlace,
 	type Places
 } from './place';
-export { blockedBoxes, unionMm3, usableSpace, type Box, type UsableSpace } from './usable';
+export {
+	blockedBoxes,
+	FINGERS_MM,
+	unionMm3,
+	usableSpace,
+	type Box,
+	type UsableSpace
+} from './usable';
 export {
 	bandAt,
 	reachHeights,

@@ -8,6 +8,8 @@ const FRONT_ZONE_MM = 150;
 const BACK_ROW_FROM_MM = 400;
 /** A drawer's contents must clear what closes over it by so much, mm. */
 const CLOSING_PLAY_MM = 5;
+/** Fingers' room above what stands free, mm. */
+export const FINGERS_MM = 5;
 
 export interface Box {
 	readonly x: number;
