@@ -151,8 +151,12 @@ export class TurnDesk {
 		]);
 	}
 
-	/** Puts one of a thing on the shopping list. */
+	/** Puts one of a thing on the shopping list; what somebody put there already, or taps twice, stays as it is. */
 	list(thing: Thing): void {
+		const isThere = Object.values(this.home.listLines).some(
+			({ thingId, byHand, state }) => thingId === thing.id && byHand && state === 'wanted'
+		);
+		if (isThere) return;
 		this.#do(`${thing.name} put on the list`, [
 			command('addLine', thing.id, thing.name, 1, this.#deps.newId(), this.#deps.today())
 		]);

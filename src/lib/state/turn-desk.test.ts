@@ -33,6 +33,14 @@ describe('stock as it turns', () => {
 		expect(turn.last).toBeNull();
 		expect(said).toEqual(['1 milk taken down.', 'Milk put on the list.']);
 	});
+	it('puts a thing on the list once, however often its button is tapped', () => {
+		const { turn, said, lotOf, store } = desk();
+		const milk = store.home.things[lotOf('milk').thingId]!;
+		turn.list(milk);
+		turn.list(milk);
+		expect(Object.values(store.home.listLines)).toMatchObject([{ name: 'milk', count: 1 }]);
+		expect(said).toEqual(['Milk put on the list.']);
+	});
 	it('remembers what is not bought again, and asks nothing of what has a rule', () => {
 		const { turn, lotOf, store } = desk();
 		const milk = lotOf('milk');
