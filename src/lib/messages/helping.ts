@@ -42,6 +42,8 @@ export function liftText(lift: Lift, home: Home): string {
 	switch (lift.code) {
 		case 'fit-catch':
 			return `A child catch on ${home.cabinets[lift.cabinetId]?.name ?? 'its cabinet'} would open ${name} to it.`;
+		case 'fit-lock':
+			return `A lock on ${home.cabinets[lift.cabinetId]?.name ?? 'its cabinet'} would open ${name} to it. A catch is not enough for this.`;
 		case 'raise-shelf':
 			return `${holesText(lift.pegs, lift.byMm, home)} more under the shelf over ${name} would let ${home.things[lift.thingId]?.name ?? 'it'} in.`;
 		case 'unmeasured':
@@ -50,7 +52,12 @@ export function liftText(lift: Lift, home: Home): string {
 }
 /** What the button for such a change says. */
 export const liftAct = (lift: Lift): string =>
-	lift.code === 'fit-catch' ? 'Catch fitted' : 'Shelf moved';
+	({
+		'fit-catch': 'Catch fitted',
+		'fit-lock': 'Lock fitted',
+		'raise-shelf': 'Shelf moved',
+		unmeasured: ''
+	})[lift.code];
 
 const holesText = (pegs: number, byMm: number, home: Home) =>
 	`${countText(pegs, 'hole')} (${formatLength(byMm, home.units)})`;
@@ -59,7 +66,9 @@ const holesText = (pegs: number, byMm: number, home: Home) =>
 export function helpText(help: Help, home: Home, hidden: string): string {
 	switch (help.code) {
 		case 'catch':
-			return `A child catch on ${home.cabinets[help.cabinetId]?.name ?? 'a cabinet'}`;
+			return `Child catch: ${home.cabinets[help.cabinetId]?.name ?? 'a cabinet'}`;
+		case 'lock':
+			return `Lock: ${home.cabinets[help.cabinetId]?.name ?? 'a cabinet'}`;
 		case 'shelf':
 			return `The shelf over ${home.nooks[help.nookId]?.name ?? 'a place'} up by ${holesText(help.pegs, help.byMm, home)}`;
 		case 'hidden':
@@ -70,9 +79,13 @@ export function helpText(help: Help, home: Home, hidden: string): string {
 }
 /** What the button for a change that helps says; '' where it is decided elsewhere. */
 export const helpAct = (help: Help): string =>
-	({ catch: 'Catch fitted', shelf: 'Shelf moved', hidden: 'Use this place', 'let-go': '' })[
-		help.code
-	];
+	({
+		catch: 'Catch fitted',
+		lock: 'Lock fitted',
+		shelf: 'Shelf moved',
+		hidden: 'Use this place',
+		'let-go': ''
+	})[help.code];
 
 /** Says what a change brings. */
 export function helpedText({ savedM, placed, costMinor }: Helped, home: Home): string {

@@ -1,6 +1,6 @@
 import { listText, signedText, tenthsText } from './numbers';
 import { type Lot } from '../core/model';
-import { type HardCode, type LotShare, type Price } from '../core/zoning';
+import { type HardCode, type LotShare, type MoveCaution, type Price } from '../core/zoning';
 import { hardText } from './rules';
 
 /**
@@ -58,6 +58,7 @@ const NO_SHORT: Readonly<Record<HardCode, string>> = {
 	'heavy-high': 'heavy, high up',
 	'heavy-low': 'heavy, low down',
 	'over-limit': 'heavy to lift',
+	'child-lock': 'needs a lock',
 	'child-reach': 'child’s reach',
 	'pet-reach': 'pet’s reach',
 	'off-floor': 'on the floor',
@@ -103,3 +104,12 @@ export function droppedText(name: string, price: Price): string | null {
 	if (price.fits) return null;
 	return `${name}: ${hardText(price.conflict ?? 'over-capacity')} Moved there anyway.`;
 }
+
+/** Says what to do about a small child when something is carried to its place. */
+export const cautionText = (caution: MoveCaution): string =>
+	({
+		'needs-lock': 'Dangerous for a small child: fit a lock here first. A catch is not enough.',
+		'needs-catch': 'Within a small child’s reach: fit a catch here first.',
+		'lock-at-once':
+			'Dangerous for a small child: don’t put it down on the way, and lock up at once.'
+	})[caution];

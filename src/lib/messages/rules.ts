@@ -44,7 +44,9 @@ export function hardText(code: BrokenRule['code']): string {
 		case 'heavy-low':
 			return 'Too heavy to lift from below the knee.';
 		case 'child-reach':
-			return 'A small child could get at it. Lock it, or put it above 1.5 m (height is a help, not a safeguard).';
+			return 'A small child could get at it. Fit a child catch, or put it higher.';
+		case 'child-lock':
+			return 'Dangerous for a small child, and a catch is not enough. Lock it, or put it above 1.5 m behind a catch.';
 		case 'pet-reach':
 			return 'The pet could get at it, and it is poisonous to pets.';
 		case 'off-floor':
@@ -118,7 +120,11 @@ export function reviewText({ code, groupIds }: Objection, home: Home): string {
 		case 'poison-with-food':
 			return `Food stands with what can hurt (${names}). Give one of them another place.`;
 		case 'poison-low':
-			return `${names}: a toddler can get at it. Lock it, or put it above 1.5 m.`;
+			return `${names}: a toddler can get at it. Lock it, or put it above 1.5 m behind a catch. A catch alone is not enough.`;
+		case 'poison-no-lock':
+			return `${names}: out of reach, but height alone is not childproof. Add a lock or a child catch.`;
+		case 'sharp-low':
+			return `${names}: sharp, and a toddler can get at it. Fit a child catch or put it higher.`;
 		case 'raw-not-lowest':
 			return `Under raw meat, which can drip: ${names}. Raw goes lowest.`;
 		case 'ready-below-raw':

@@ -65,7 +65,7 @@ describe('the outbox', () => {
 		['another layout', '{"version":1,"entries":[]}'],
 		[
 			'a change that is none',
-			`{"version":12,"entries":[{"kind":"do","id":"x","at":"","label":"","commands":[{"name":"toString","args":[]}]}]}`
+			`{"version":13,"entries":[{"kind":"do","id":"x","at":"","label":"","commands":[{"name":"toString","args":[]}]}]}`
 		]
 	])('passes over %s, and reads the rest', (_what, row) => {
 		box('one').put([entry('a')]);

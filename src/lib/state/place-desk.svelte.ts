@@ -6,7 +6,7 @@ import {
 	type Objection,
 	assignmentNow,
 	brokenRules,
-	catchesToAsk,
+	guardsToAsk,
 	contestedPlaces,
 	DEFAULT_PLACE,
 	freeSpaceOf,
@@ -18,7 +18,7 @@ import {
 	roomlessMl,
 	whyLeft,
 	zoneModelOf,
-	type CatchAsked,
+	type GuardAsked,
 	type Contested,
 	type Help,
 	type Helped,
@@ -181,9 +181,9 @@ export class PlaceDesk {
 		});
 	});
 
-	/** Cabinets that want a child catch, whether there is a plan or not. */
-	catchesAsked = $derived.by((): readonly CatchAsked[] =>
-		this.model ? catchesToAsk(this.model) : []
+	/** Cabinets that need a child catch or a lock, whether there is a plan or not. */
+	guardsAsked = $derived.by((): readonly GuardAsked[] =>
+		this.model ? guardsToAsk(this.model) : []
 	);
 
 	/** The places that others want as the plan stands, the most wanted first. */
@@ -332,13 +332,15 @@ export class PlaceDesk {
 
 	/** Makes the small change that would open a place to what has none. */
 	lift(lift: Lift): void {
-		if (lift.code === 'fit-catch') this.fitCatch(lift.cabinetId);
+		if (lift.code === 'fit-catch') this.fitGuard(lift.cabinetId, 'catch');
+		if (lift.code === 'fit-lock') this.fitGuard(lift.cabinetId, 'lock');
 		if (lift.code === 'raise-shelf') this.#raiseShelf(lift.nookId, lift.pegs);
 	}
-	/** A cabinet has a child catch now. */
-	fitCatch(cabinetId: string): void {
+	/** A cabinet has a child catch or a lock now. */
+	fitGuard(cabinetId: string, guard: 'catch' | 'lock'): void {
 		const name = this.home.cabinets[cabinetId]?.name;
-		this.#deps.store().run(`catch on ${name}`, 'fitCatch', cabinetId);
+		const command = guard === 'lock' ? 'fitLock' : 'fitCatch';
+		this.#deps.store().run(`${guard} on ${name}`, command, cabinetId);
 	}
 	#raiseShelf(nookId: string, pegs: number): void {
 		const name = this.home.nooks[nookId]?.name;
@@ -364,7 +366,7 @@ export class PlaceDesk {
 	}
 	/** Makes a change that helps; what is let go is only said, since that is decided in Clear. */
 	takeHelp(help: Help): void {
-		if (help.code === 'catch') this.fitCatch(help.cabinetId);
+		if (help.code === 'catch' || help.code === 'lock') this.fitGuard(help.cabinetId, help.code);
 		if (help.code === 'shelf') this.#raiseShelf(help.nookId, help.pegs);
 		if (help.code === 'hidden') {
 			const place = findHidden(this.home).find(({ key }) => key === help.key);

@@ -174,7 +174,7 @@ describe('what helps a plan', () => {
 		await plan.findHelp();
 		expect(plan.helped).toEqual([one]);
 		plan.takeHelp(one.help);
-		expect(store.home.cabinets[cabinetId]!.lockable).toBe(true);
+		expect(store.home.cabinets[cabinetId]!.childCatch).toBe(true);
 		expect(plan.helped).toBeNull();
 	});
 	it('is not shown when the search failed', async () => {
@@ -193,17 +193,18 @@ describe('what helps a plan', () => {
 		plan.takeHelp({ code: 'let-go', thingId: Object.keys(before.things)[0]! });
 		expect(store.home).toBe(before);
 		plan.lift({ code: 'fit-catch', nookId: nook.id, cabinetId });
-		expect(store.home.cabinets[cabinetId]!.lockable).toBe(true);
+		expect(store.home.cabinets[cabinetId]!.childCatch).toBe(true);
 	});
 });
 
-describe('a child catch', () => {
+describe('a lock for what is dangerous', () => {
 	it('is asked for before there is a plan, and no more once it is fitted', () => {
 		const { store, desk: plan } = desk(undefined, undefined, sketchHome(DOG_AND_TODDLER));
-		const [first] = plan.catchesAsked;
+		const [first] = plan.guardsAsked;
 		expect(store.home.cabinets[first!.cabinetId]!.name).toBe('Sink cabinet');
-		plan.fitCatch(first!.cabinetId);
-		expect(store.labels).toEqual(['catch on Sink cabinet']);
-		expect(plan.catchesAsked.map(({ cabinetId }) => cabinetId)).not.toContain(first!.cabinetId);
+		expect(first!.guard).toBe('lock');
+		plan.fitGuard(first!.cabinetId, first!.guard);
+		expect(store.labels).toEqual(['lock on Sink cabinet']);
+		expect(plan.guardsAsked.map(({ cabinetId }) => cabinetId)).not.toContain(first!.cabinetId);
 	});
 });

@@ -48,7 +48,7 @@ describe('the home file', () => {
 		expect(codesOf('')).toEqual(['file-not-json']);
 		expect(codesOf('[]')).toEqual(['file-wrong-type']);
 		expect(codesOf('{"format":"other","version":1}')).toEqual(['file-wrong-type']);
-		expect(codesOf(good.replace('"version":12', '"version":13'))).toEqual(['file-newer']);
+		expect(codesOf(good.replace('"version":13', '"version":14'))).toEqual(['file-newer']);
 		expect(codesOf(good.replace(/"widthMm":\d+/, '"widthMm":"wide"'))).toEqual(['file-bad-record']);
 		expect(codesOf(good.replace(/"count":6/, '"count":6,"extra":1'))).toEqual(['file-bad-record']);
 		expect(codesOf('x'.repeat(MAX_FILE_BYTES + 1))).toEqual(['file-too-large']);
@@ -108,7 +108,7 @@ describe('the home file', () => {
 			expect((records as Record<string, unknown>)['constructor']).toBeUndefined();
 	});
 	it.each([0, -3])('has no layout %s', (version) => {
-		const text = writeHomeFile(tinyHome()).replace('"version":12', `"version":${version}`);
+		const text = writeHomeFile(tinyHome()).replace('"version":13', `"version":${version}`);
 		expect(codesOf(text)).toEqual(['file-bad-version']);
 	});
 	it.each([1, 2, 3, 4, 5, 6])(
@@ -140,7 +140,7 @@ describe('versions', () => {
 			readings: { widthMm: [555, 552] },
 			inside: { widthMm: 552 },
 			temperatureC: 17.5,
-			locked: true
+			childCatch: true
 		});
 		expect(Object.values(things).some(({ rim }) => rim?.part === 'lid')).toBe(true);
 		expect(Object.values(lots).some(({ owner }) => owner === 'Oda')).toBe(true);
@@ -227,6 +227,20 @@ describe('versions', () => {
 			cutTo: { widthMm: 144, depthMm: 244 }
 		});
 		expect(Object.values(fitPlans)[0]!.placements[0]!.cut).toEqual({ widthMm: 146, depthMm: 248 });
+	});
+	it('carries version 12 to today: what may be no more than a catch is no lock', () => {
+		const text = readFileSync(new URL('./fixtures/v12.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text.replace('"lockable": false', '"lockable": true'));
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		const cabinets = Object.values(result.home.cabinets);
+		const nooks = Object.values(result.home.nooks);
+		expect(cabinets.filter(({ childCatch }) => childCatch)).toHaveLength(1);
+		expect(nooks.filter(({ childCatch }) => childCatch)).toHaveLength(1);
+		expect([
+			...cabinets.map((one) => one.lockable),
+			...nooks.map((one) => one.locked)
+		]).not.toContain(true);
 	});
 	it('carries version 11 to today: what is known of no look, and nothing is cut', () => {
 		const text = readFileSync(new URL('./fixtures/v11.keepnook.json', import.meta.url), 'utf8');

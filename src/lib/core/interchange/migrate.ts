@@ -10,6 +10,7 @@ import { toVersion9 } from './to-version-9';
 import { toVersion10 } from './to-version-10';
 import { toVersion11 } from './to-version-11';
 import { toVersion12 } from './to-version-12';
+import { toVersion13 } from './to-version-13';
 
 /** Carries a home of one version to the next; pure, and takes nothing away that the next version keeps. */
 export type Migration = (home: unknown) => unknown;
@@ -26,7 +27,8 @@ export const MIGRATIONS: readonly Migration[] = [
 	toVersion9,
 	toVersion10,
 	toVersion11,
-	toVersion12
+	toVersion12,
+	toVersion13
 ];
 
 /** Carries a home up the ladder to today's version, for files and for the database alike. */

@@ -103,7 +103,7 @@ describe('repair', () => {
 	it('reads a file that was refused for what is in it, and no other', () => {
 		const text = writeHomeFile(tinyHome()).replace('"units":"mm"', '"units":"cubits"');
 		expect(repairHomeFile(text, fallback)).toMatchObject({ mends: [{ path: 'units' }] });
-		for (const bad of ['', '[]', text.slice(0, 99), text.replace('"version":12', '"version":13')])
+		for (const bad of ['', '[]', text.slice(0, 99), text.replace('"version":13', '"version":14')])
 			expect(repairHomeFile(bad, fallback)).toBeNull();
 	});
 	it('has every collection, also one the file does not know', () => {

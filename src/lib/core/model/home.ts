@@ -12,7 +12,7 @@ import { Material, Misplacing, Picture, PracticeCard, Reset, WorkTime } from './
 import { ListLine, Meal, PlannedMeal, UseEvent, WarmSpell } from './stocking';
 
 /** The version of the file and record layout that this program writes. */
-export const HOME_VERSION = 12;
+export const HOME_VERSION = 13;
 
 /** The schema of each kind of record, by the name of its collection. */
 export const RECORD_SCHEMAS = {

@@ -71,6 +71,7 @@ export const blankNook = () =>
 		climate: [],
 		temperatureC: null,
 		locked: false,
+		childCatch: false,
 		fixings: null,
 		photoId: null,
 		found: null,

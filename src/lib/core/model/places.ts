@@ -175,7 +175,10 @@ export const Cabinet = z.strictObject({
 		.nullable()
 		.describe('null: the shelves are fixed'),
 	climate: z.array(ClimateTag),
-	lockable: z.boolean()
+	/** Has a lock that a key or a tool opens. */
+	lockable: z.boolean(),
+	/** Has child catches: they hold a small child up, and are no lock. */
+	childCatch: z.boolean().default(false)
 });
 export type Cabinet = z.infer<typeof Cabinet>;
 
@@ -284,6 +287,8 @@ export const Nook = z.strictObject({
 	temperatureC: z.number().min(-60).max(90).nullable(),
 	/** A lock of its own, besides one of the cabinet's. */
 	locked: z.boolean(),
+	/** A child catch of its own. */
+	childCatch: z.boolean().default(false),
 	/** null: as the home says, no holes where it is rented. */
 	fixings: z.enum(FIXINGS).nullable(),
 	/** Key of a picture in the store of photos. */

@@ -24,7 +24,8 @@ function addBody(
 		front: 'open',
 		shelves: null,
 		climate: [],
-		lockable: false
+		lockable: false,
+		childCatch: false
 	};
 	return cabinetId;
 }

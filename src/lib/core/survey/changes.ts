@@ -7,7 +7,15 @@ export function changeNook(
 	change: Partial<
 		Pick<
 			Nook,
-			'name' | 'loadG' | 'tags' | 'climate' | 'temperatureC' | 'locked' | 'fixings' | 'photoId'
+			| 'name'
+			| 'loadG'
+			| 'tags'
+			| 'climate'
+			| 'temperatureC'
+			| 'locked'
+			| 'childCatch'
+			| 'fixings'
+			| 'photoId'
 		>
 	>
 ): Edit {

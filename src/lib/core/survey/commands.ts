@@ -1,7 +1,7 @@
 import { idsFrom, withStem } from '../model';
 import { addTemplate } from './templates';
 import { acceptHidden } from './accept-hidden';
-import { fitCatch, raiseShelf } from './raise-shelf';
+import { fitCatch, fitLock, raiseShelf } from './raise-shelf';
 import { changeCabinet, changeNook, changeRoom, nameRun, nameStation } from './changes';
 import {
 	addCabinet,
@@ -63,6 +63,7 @@ export const SURVEY_COMMANDS = {
 	bringPlaces: withStem(bringPlaces, idsFrom),
 	changeCabinet,
 	fitCatch,
+	fitLock,
 	raiseShelf,
 	changeNook,
 	changeObstruction,

@@ -58,7 +58,15 @@ function form(
 	return {
 		form,
 		name,
-		cabinet: { form, ...body, front, shelves: pegs ? PEGS : null, climate: [], lockable: false },
+		cabinet: {
+			form,
+			...body,
+			front,
+			shelves: pegs ? PEGS : null,
+			climate: [],
+			lockable: false,
+			childCatch: false
+		},
 		station,
 		nooks
 	};

@@ -132,7 +132,7 @@ export { floorGaps } from './hidden-floor';
 export { widestGap } from './hidden-inside';
 export { HIDDEN_ROWS, type HiddenPlace } from './hidden-place';
 export { acceptHidden } from './accept-hidden';
-export { fitCatch, pegsFor, raiseShelf, shelfOver } from './raise-shelf';
+export { fitCatch, fitLock, pegsFor, raiseShelf, shelfOver } from './raise-shelf';
 export { CABINET_FORMS_LIST, type CabinetForm } from './forms';
 export {
 	addCabinet,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { apply, bareKitchen } from '../fixtures/tiny-home';
-import { fitCatch, pegsFor, raiseShelf, shelfOver } from './raise-shelf';
+import { fitCatch, fitLock, pegsFor, raiseShelf, shelfOver } from './raise-shelf';
 
 const kitchen = bareKitchen();
 const shelves = Object.values(kitchen.nooks)
@@ -35,7 +35,9 @@ describe('moving a shelf', () => {
 			expect(apply(kitchen, edit).nooks).toEqual(kitchen.nooks);
 	});
 	it('fits a catch to a cabinet', () => {
-		expect(apply(kitchen, fitCatch(low.cabinetId)).cabinets[low.cabinetId]!.lockable).toBe(true);
+		const caught = apply(kitchen, fitCatch(low.cabinetId)).cabinets[low.cabinetId]!;
+		expect(caught).toMatchObject({ childCatch: true, lockable: false });
+		expect(apply(kitchen, fitLock(low.cabinetId)).cabinets[low.cabinetId]!.lockable).toBe(true);
 		expect(apply(kitchen, fitCatch('gone')).cabinets).toEqual(kitchen.cabinets);
 	});
 });

@@ -78,10 +78,15 @@ export function raiseShelf(nookId: string, pegs: number): Edit {
 	};
 }
 
-/** Makes the edit that fits a child catch, or a lock, to a cabinet. */
-export function fitCatch(cabinetId: string): Edit {
+/** Makes the edit that fits child catches to a cabinet. */
+export const fitCatch = (cabinetId: string): Edit => guarded(cabinetId, 'childCatch');
+
+/** Makes the edit that fits a lock to a cabinet. */
+export const fitLock = (cabinetId: string): Edit => guarded(cabinetId, 'lockable');
+
+function guarded(cabinetId: string, how: 'childCatch' | 'lockable'): Edit {
 	return (draft) => {
 		const cabinet = draft.cabinets[cabinetId];
-		if (cabinet) cabinet.lockable = true;
+		if (cabinet) cabinet[how] = true;
 	};
 }

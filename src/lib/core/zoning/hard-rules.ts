@@ -1,15 +1,14 @@
 import type { GroupFigures } from '../grouping';
 import { mayStandUnderSink } from './belongs';
+import { guardLacking, hasToddler } from './child-dangers';
 import { petCouldTake } from './pet-dangers';
-import { memoOn, type Home, type Person } from '../model';
+import { type Home, type Person } from '../model';
 import {
 	baseAboveFloorMm,
 	climateOf,
 	climateTags,
 	isBathroom,
 	reachHeights,
-	TODDLER_CLIMB_MM,
-	TODDLER_REACH_MM,
 	type NookPlace,
 	type Reach
 } from '../survey';
@@ -33,6 +32,7 @@ export const HARD_CODES = [
 	'heavy-high',
 	'heavy-low',
 	'over-limit',
+	'child-lock',
 	'child-reach',
 	'pet-reach',
 	'off-floor',
@@ -147,23 +147,9 @@ export function liftedTo(
 	return null;
 }
 
-/** What a small child must not get at: drinks, sprays, matches and fuels as much as cleaners. */
-const STRONG = ['cleaner', 'medicine', 'unknown', 'alcohol', 'flammable'] as const;
-
-const hasToddler = memoOn(['people'], (home) =>
-	Object.values(home.people).some((person) => person.ageBand === 'toddler')
-);
-
 const children: Rule = ({ home, figures, place }) => {
-	if (!hasToddler(home) || place.cabinet.lockable || place.nook.locked) return null;
-	const base = baseAboveFloorMm(place);
-	// What nobody has said the kind of yet may be anything.
-	const poison = STRONG.some((hazard) => figures.hazards.has(hazard));
-	const sharp = figures.hazards.has('sharp') || figures.hazards.has('choking');
-	return when(
-		(poison && base < TODDLER_CLIMB_MM) || (sharp && base < TODDLER_REACH_MM),
-		'child-reach'
-	);
+	const lacking = hasToddler(home) ? guardLacking(figures, place) : null;
+	return lacking && (lacking === 'lock' ? 'child-lock' : 'child-reach');
 };
 
 const pets: Rule = ({ home, figures, place }) =>

@@ -1,14 +1,15 @@
 import { applyEdit, usesPerWeek, pieceVolumeMl, type Edit, type Home, type Thing } from '../model';
 import { piecesIn } from '../grouping';
-import { acceptHidden, findHidden, fitCatch, raiseShelf } from '../survey';
+import { acceptHidden, findHidden, fitCatch, fitLock, raiseShelf } from '../survey';
 import { objectiveOf, solveAssignment, violations } from '../solvers/assignment';
+import { guardsToAsk } from './ask-guard';
 import { buildZoneModel, zoneModelOf, type ZoneModel } from './build';
-import { liftAt, takesCatch } from './lifts';
+import { guardFor, liftAt, takesGuard } from './lifts';
 import { writeAssignment, readAssignment, type PlaceResult } from './solve';
 
 /** A change to the home, or to what is in it, that may help its plan. */
 export type Help =
-	| { readonly code: 'catch'; readonly cabinetId: string }
+	| { readonly code: 'catch' | 'lock'; readonly cabinetId: string }
 	| {
 			readonly code: 'shelf';
 			readonly nookId: string;
@@ -29,12 +30,14 @@ export interface Helped {
 	readonly costMinor: number | null;
 }
 
-/** A catch from a shop, minor units; a working estimate. */
-const CATCH_MINOR = 600;
+/** A catch and a lock from a shop, minor units; working estimates. */
+const GUARD_MINOR = { catch: 600, lock: 1500 } as const;
 /** So many of each kind are tried: the likeliest. */
-const TRIED = { catch: 4, shelf: 4, hidden: 5, 'let-go': 5 } as const;
+const TRIED = { guard: 4, shelf: 4, hidden: 5, 'let-go': 5 } as const;
 /** What is used less than this a week and takes more than this may be let go, ml. */
 const LET_GO = { usesPerWeek: 0.3, ml: 6000 };
+
+const ASKED = 1000;
 
 const heldMl = (home: Home): Map<string, number> => {
 	const sums = new Map<string, number>();
@@ -50,7 +53,9 @@ const heldMl = (home: Home): Map<string, number> => {
 export function likelyHelps(home: Home, overflow: readonly string[] = []): Help[] {
 	const model = zoneModelOf(home);
 	const { G, N } = model.problem;
-	const catches = new Map<string, number>();
+	const guards = new Map<string, number>();
+	// What is asked for before a plan is tried before all else.
+	for (const { guard, cabinetId } of guardsToAsk(model)) guards.set(`${guard}/${cabinetId}`, ASKED);
 	const shelves = new Map<string, Extract<Help, { code: 'shelf' }> & { weight: number }>();
 	for (let g = 0; g < G; g++) {
 		const { figures } = model.parts[g]!;
@@ -58,11 +63,11 @@ export function likelyHelps(home: Home, overflow: readonly string[] = []): Help[
 		for (let n = 0; n < N; n++) {
 			const { hard } = model.cells[g * N + n]!;
 			const place = model.places[n]!;
-			if (hard === 'child-reach' && takesCatch(place))
-				catches.set(
-					place.cabinet.id,
-					(catches.get(place.cabinet.id) ?? 0) + figures.tripsPerWeek + (isLeft ? 50 : 0)
-				);
+			const guard = guardFor(hard);
+			if (guard && takesGuard(place)) {
+				const key = `${guard}/${place.cabinet.id}`;
+				guards.set(key, (guards.get(key) ?? 0) + figures.tripsPerWeek + (isLeft ? 50 : 0));
+			}
 			if (hard !== 'too-tall') continue;
 			const lift = liftAt(model, g, n);
 			if (lift?.code !== 'raise-shelf') continue;
@@ -81,12 +86,15 @@ export function likelyHelps(home: Home, overflow: readonly string[] = []): Help[
 	);
 	return [
 		...most(
-			[...catches],
+			[...guards],
 			([, weight]) => weight,
-			([id]) => id
+			([key]) => key
 		)
-			.slice(0, TRIED.catch)
-			.map(([cabinetId]): Help => ({ code: 'catch', cabinetId })),
+			.slice(0, TRIED.guard)
+			.map(([key]): Help => {
+				const [code, cabinetId] = key.split('/') as ['catch' | 'lock', string];
+				return { code, cabinetId };
+			}),
 		...most(
 			[...shelves.values()],
 			({ weight }) => weight,
@@ -113,6 +121,8 @@ export function helpEdit(home: Home, help: Help, newId: () => string): Edit | nu
 	switch (help.code) {
 		case 'catch':
 			return home.cabinets[help.cabinetId] ? fitCatch(help.cabinetId) : null;
+		case 'lock':
+			return home.cabinets[help.cabinetId] ? fitLock(help.cabinetId) : null;
 		case 'shelf':
 			return home.nooks[help.nookId] ? raiseShelf(help.nookId, help.pegs) : null;
 		case 'hidden': {
@@ -128,7 +138,7 @@ export function helpEdit(home: Home, help: Help, newId: () => string): Edit | nu
 }
 
 const costOf = (home: Home, help: Help): number | null => {
-	if (help.code === 'catch') return CATCH_MINOR;
+	if (help.code === 'catch' || help.code === 'lock') return GUARD_MINOR[help.code];
 	if (help.code === 'hidden')
 		return findHidden(home).find(({ key }) => key === help.key)?.costMinor ?? null;
 	return null;

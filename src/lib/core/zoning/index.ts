@@ -40,10 +40,10 @@ export { belongsOf, type PlaceKind } from './belongs';
 export { familyIndex, familyName, FAMILY_COUNT } from './families';
 export { REVIEW_CODES, reviewPlan, type Objection, type ReviewCode } from './review';
 export { keepingCosts, type KeepingCost } from './keeping';
-export { catchesToAsk, type CatchAsked } from './ask-catch';
+export { guardsToAsk, type GuardAsked } from './ask-guard';
 export { contestedPlaces, type Contested } from './contested';
 export { PET_KINDS } from './pet-dangers';
-export { liftAt, smallestLift, takesCatch, type Lift } from './lifts';
+export { liftAt, smallestLift, takesGuard, type Lift } from './lifts';
 export {
 	DEFAULT_HELP,
 	helpEdit,
@@ -56,7 +56,14 @@ export {
 export { keepOneEmpty, roomToGrow } from './keep-empty';
 export { assignmentNow } from './now';
 export { placesOfLots, type LotShare } from './lot-places';
-export { doMove, moveOrder, type MoveOrder, type MoveStep } from './move-order';
+export {
+	doMove,
+	moveCaution,
+	moveOrder,
+	type MoveCaution,
+	type MoveOrder,
+	type MoveStep
+} from './move-order';
 export {
 	groupsElsewhere,
 	schoolVariants,

@@ -3,10 +3,11 @@ import { pegsFor, type NookPlace } from '../survey';
 import type { Layout } from '../solvers/assignment';
 import { goesIn } from '../standing';
 import type { ZoneModel } from './build';
+import type { HardCode } from './hard-rules';
 
 /** A small change to the home after which no hard rule keeps a part out of a place. */
 export type Lift =
-	| { readonly code: 'fit-catch'; readonly nookId: string; readonly cabinetId: string }
+	| { readonly code: 'fit-catch' | 'fit-lock'; readonly nookId: string; readonly cabinetId: string }
 	| {
 			readonly code: 'raise-shelf';
 			readonly nookId: string;
@@ -18,9 +19,13 @@ export type Lift =
 	  }
 	| { readonly code: 'unmeasured'; readonly nookId: string };
 
-/** A catch goes on what has a door, a drawer or a lid. */
-export const takesCatch = ({ cabinet }: Pick<NookPlace, 'cabinet'>): boolean =>
-	cabinet.front !== 'open' && !cabinet.lockable;
+/** A catch or a lock goes on what has a door, a drawer or a lid. */
+export const takesGuard = ({ cabinet, nook }: Pick<NookPlace, 'cabinet' | 'nook'>): boolean =>
+	cabinet.front !== 'open' && nook.kind !== 'worktop' && nook.kind !== 'top';
+
+/** What a rule about small children asks for. */
+export const guardFor = (rule: HardCode | null): 'catch' | 'lock' | null =>
+	rule === 'child-reach' ? 'catch' : rule === 'child-lock' ? 'lock' : null;
 
 /**
  * Finds the change that lifts the one hard rule that keeps part `g` out of nook `n`; null where more than one does, or
@@ -33,8 +38,9 @@ export function liftAt(model: ZoneModel, g: number, n: number): Lift | null {
 	const clear = model.clears[n];
 	const nookId = place.nook.id;
 	if (broken[0] === 'not-measured') return { code: 'unmeasured', nookId };
-	if (broken[0] === 'child-reach' && takesCatch(place))
-		return { code: 'fit-catch', nookId, cabinetId: place.cabinet.id };
+	const guard = guardFor(broken[0]!);
+	if (guard && takesGuard(place))
+		return { code: `fit-${guard}`, nookId, cabinetId: place.cabinet.id };
 	if (broken[0] !== 'too-tall' || !clear) return null;
 	const tall = model.parts[g]!.figures.held.filter((thing) => goesIn(thing, clear) === 'too-tall');
 	const shortMm = (thing: (typeof tall)[number]) =>
@@ -44,9 +50,11 @@ export function liftAt(model: ZoneModel, g: number, n: number): Lift | null {
 	return raise ? { code: 'raise-shelf', nookId, ...raise, thingId: most.id } : null;
 }
 
-/** Which change asks least: a shelf moved by few holes, then a catch, then the tape. */
+/** Which change asks least: a shelf moved by few holes, then a catch, then a lock, then the tape. */
 const effortOf = (lift: Lift): number =>
-	lift.code === 'raise-shelf' ? lift.pegs : lift.code === 'fit-catch' ? 20 : 30;
+	lift.code === 'raise-shelf'
+		? lift.pegs
+		: { 'fit-catch': 20, 'fit-lock': 25, unmeasured: 30 }[lift.code];
 
 /**
  * Finds the smallest change that would open a place to a part that has none: one with room as the plan stands comes

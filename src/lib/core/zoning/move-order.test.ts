@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { solvedOnce } from '../fixtures/solved-once';
 import { demoHome } from '$lib/data/demo';
-import { NOW } from '../fixtures/tiny-home';
+import { apply, NOW, tinyHome } from '../fixtures/tiny-home';
 import { applyEdit, GroupId, NookId, type Home } from '../model';
-import { doMove, moveOrder, type MoveOrder } from './move-order';
+import { doMove, moveCaution, moveOrder, type MoveOrder } from './move-order';
 
 const demo = demoHome(NOW);
 const carryOut = (home: Home, { steps }: MoveOrder): Home =>
@@ -68,5 +68,39 @@ describe('the move order', () => {
 			),
 			{ seed: 81, numRuns: 30 }
 		);
+	});
+});
+
+describe('what is carried where a small child lives', () => {
+	const home = apply(
+		tinyHome(),
+		(draft) =>
+			void (draft.people['t'] = {
+				id: 't',
+				name: 'Bo',
+				statureMm: 860,
+				ageBand: 'toddler',
+				visits: false,
+				limits: { maxLiftG: null, noClimb: false, noAboveShoulder: false, seated: null },
+				diets: [],
+				allergies: []
+			} as never)
+	);
+	const sink = Object.values(home.nooks).find((n) => n.kind === 'undersink')!;
+	const thing = Object.values(home.things).find(({ hazards }) => hazards.includes('cleaner'))!;
+	const step = {
+		groupId: thing.groupId!,
+		from: null,
+		to: sink.id,
+		loads: [{ lotId: 'l', thingId: thing.id, count: 1, partId: null }],
+		volumeMl: 1
+	};
+	const guarded = (how: 'childCatch' | 'lockable') =>
+		apply(home, (draft) => void (draft.cabinets[sink.cabinetId]![how] = true));
+	it('says that poison needs a lock first, a catch or none, and is locked up at once', () => {
+		expect(moveCaution(home, step)).toBe('needs-lock');
+		expect(moveCaution(guarded('childCatch'), step)).toBe('needs-lock');
+		expect(moveCaution(guarded('lockable'), step)).toBe('lock-at-once');
+		expect(moveCaution(tinyHome(), step)).toBeNull();
 	});
 });

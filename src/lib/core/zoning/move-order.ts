@@ -1,6 +1,7 @@
 import { partLot, piecesIn } from '../grouping';
 import { LotId, NookId, pieceVolumeMl, type Edit, type Home, type ZonePlan } from '../model';
 import { baseAboveFloorMm, nooksInOrder, usableSpace } from '../survey';
+import { guardLacking, hasToddler, isDeadly } from './child-dangers';
 import { placesOfLots } from './lot-places';
 
 /** So much of a lot: all of it, or a part that becomes a lot of its own. */
@@ -33,6 +34,24 @@ export interface MoveOrder {
 	/** The most that lies on the table at any time, ml. */
 	readonly mostOnTableMl: number;
 	readonly volumeMl: number;
+}
+
+/** What to do about a small child when something is carried to its place. */
+export type MoveCaution = 'needs-lock' | 'needs-catch' | 'lock-at-once';
+
+/**
+ * Says whether what a step carries is dangerous to a small child of the home: the place that it goes to lacks a lock or a
+ * catch, or has the lock and is to be locked at once. Null: no small child, or nothing that hurts one.
+ */
+export function moveCaution(home: Home, step: Bundle): MoveCaution | null {
+	if (!hasToddler(home)) return null;
+	const place = nooksInOrder(home).find(({ nook }) => nook.id === step.to);
+	const things = step.loads.flatMap(({ thingId }) => home.things[thingId] ?? []);
+	if (!place) return null;
+	const figures = { hazards: new Set(things.flatMap(({ hazards }) => hazards)), things };
+	const lacking = guardLacking(figures, place);
+	if (lacking) return `needs-${lacking}`;
+	return isDeadly(figures) ? 'lock-at-once' : null;
 }
 
 /** Names new lots after the one that they are parted from: its id with the first number that is free. */

@@ -1,3 +1,4 @@
+import type { Thing } from '../model';
 import {
 	base,
 	familyOf,
@@ -34,9 +35,16 @@ const ODD: readonly (readonly [Family, Family])[] = [
 
 const EYE_MM = 1570;
 const CLIMB_MM = 1500;
+const TODDLER_MM = 1000;
 const HEAVY_G = 3000;
 const DAILY = 7;
 const MOST_FAMILIES = 2;
+
+/** What a catch alone does not keep from a small child: it takes a lock, or a catch and height. */
+const isDeadly = ({ name, hazards }: Thing) =>
+	hazards.some((one) =>
+		['cleaner', 'bleach', 'acid', 'medicine', 'flammable', 'unknown'].includes(one)
+	) || /(?:button|coin)[ -]?(?:cell|batter)/i.test(name);
 
 /** What may stand on a worktop by right when it is used daily. */
 const ON_WORKTOPS =
@@ -48,6 +56,7 @@ export function reviewPlace({ place, groups }: Standing, hasToddler: boolean): O
 		found.push({ code, grade, nookId: place.nook.id, groupIds: which.map(({ id }) => id) });
 	const all = groups.flatMap(({ things }) => things);
 	const isLocked = place.cabinet.lockable || place.nook.locked;
+	const isCaught = isLocked || place.cabinet.childCatch || place.nook.childCatch;
 	const poison = all.filter(({ hazards }) =>
 		hazards.some((one) => one === 'cleaner' || one === 'medicine')
 	);
@@ -58,7 +67,16 @@ export function reviewPlace({ place, groups }: Standing, hasToddler: boolean): O
 			hazards.some((one) => ['cleaner', 'medicine', 'alcohol', 'unknown'].includes(one))
 		)
 	);
-	if (hasToddler && bad.length && !isLocked && base(place) < CLIMB_MM) say('poison-low', 2, bad);
+	if (hasToddler && !isLocked) {
+		const deadly = groups.filter(({ things }) => things.some(isDeadly));
+		const drinks = groups.filter(({ things }) => has(things, 'alcohol') && !things.some(isDeadly));
+		const low = [...deadly, ...(isCaught ? [] : drinks)];
+		if (low.length && base(place) < CLIMB_MM) say('poison-low', 2, low);
+		// Height is a help and not a safeguard.
+		if (deadly.length && !isCaught && base(place) >= CLIMB_MM) say('poison-no-lock', 1, deadly);
+		const sharp = groups.filter(({ things }) => has(things, 'sharp'));
+		if (sharp.length && !isCaught && base(place) < TODDLER_MM) say('sharp-low', 2, sharp);
+	}
 	const wet = groups.filter(({ things }) =>
 		things.some((thing) => ['food', 'cookware', 'medicine'].includes(familyOf(thing)))
 	);

@@ -5,6 +5,8 @@ import { nooksInOrder, type NookPlace } from '../survey';
 export const REVIEW_CODES = [
 	'poison-with-food',
 	'poison-low',
+	'poison-no-lock',
+	'sharp-low',
 	'raw-not-lowest',
 	'ready-below-raw',
 	'wet-under-sink',

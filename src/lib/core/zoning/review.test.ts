@@ -42,6 +42,11 @@ describe('an organizer’s review of a plan by hand', () => {
 			draft.cabinets[draft.nooks[sink]!.cabinetId]!.lockable = false;
 		});
 		expect(codes(unlocked, plan)).toContain('poison-low');
+		const caught = apply(
+			unlocked,
+			(draft) => void (draft.cabinets[draft.nooks[sink]!.cabinetId]!.childCatch = true)
+		);
+		expect(codes(caught, plan)).toContain('poison-low');
 		const locked = apply(unlocked, (draft) => void (draft.nooks[sink]!.locked = true));
 		expect(codes(locked, plan)).not.toContain('poison-low');
 		const grown = apply(unlocked, (draft) => {

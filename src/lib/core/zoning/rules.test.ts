@@ -265,17 +265,38 @@ describe('hard rules', () => {
 		[
 			'cleaners in a toddler’s reach',
 			{ group: { hazards: new Set(['cleaner']) }, home: withPeople },
-			'child-reach'
+			'child-lock'
 		],
 		[
 			'cleaners behind a lock',
 			{ group: { hazards: new Set(['cleaner']) }, home: withPeople, cabinet: { lockable: true } },
 			null
 		],
+		...(['medicine', 'bleach', 'acid', 'cleaner', 'flammable', 'unknown'] as const).map(
+			(hazard): [string, Case, string] => [
+				`${hazard} behind a catch alone`,
+				{ group: { hazards: new Set([hazard]) }, home: withPeople, cabinet: { childCatch: true } },
+				'child-lock'
+			]
+		),
+		[
+			'button batteries behind a catch alone',
+			{
+				group: { things: [{ name: 'button batteries', category: 'home.batteries' } as Thing] },
+				home: withPeople,
+				cabinet: { childCatch: true }
+			},
+			'child-lock'
+		],
+		[
+			'knives behind a catch',
+			{ group: { hazards: new Set(['sharp']) }, home: withPeople, cabinet: { childCatch: true } },
+			null
+		],
 		[
 			'medicine at 1.4 m',
 			{ group: { hazards: new Set(['medicine']) }, home: withPeople, cabinet: { baseMm: 1382 } },
-			'child-reach'
+			'child-lock'
 		],
 		[
 			'medicine at 1.6 m',

@@ -148,7 +148,9 @@ describe('hard rules', () => {
 	it('keep cleaners from a small child unless they are locked', () => {
 		const home = apply(tinyHome(), (draft) => void (draft.people['c'] = child));
 		const sink = Object.values(home.nooks).find((n) => n.kind === 'undersink')!;
-		expect(codesFor(home, 'Cleaning').get(sink.id)).toBe('child-reach');
+		expect(codesFor(home, 'Cleaning').get(sink.id)).toBe('child-lock');
+		const caught = apply(home, (draft) => void (draft.cabinets[sink.cabinetId]!.childCatch = true));
+		expect(codesFor(caught, 'Cleaning').get(sink.id)).toBe('child-lock');
 		const locked = apply(home, (draft) => void (draft.cabinets[sink.cabinetId]!.lockable = true));
 		expect(codesFor(locked, 'Cleaning').get(sink.id)).toBeNull();
 	});

@@ -28,8 +28,8 @@
 		>
 	{:else if !found}
 		<p class="soft mb-1 text-sm">
-			A child catch, a shelf moved, a place that is not used yet, a thing let go: each is planned
-			through to see what it saves.
+			A lock or child catch, a shelf moved, a place that is not used yet, a thing let go: each is
+			planned through to see what it saves.
 		</p>
 		<button class="btn" disabled={desk.stale} onclick={() => desk.findHelp()}
 			><Lightbulb size={18} />Find out</button

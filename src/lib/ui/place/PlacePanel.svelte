@@ -5,7 +5,7 @@
 	import { leftText, liftAct, liftText, smallestChangeText } from '$lib/messages/helping';
 	import TagChip from '$lib/ui/drawing/TagChip.svelte';
 	import PlaceReason from '$lib/ui/panels/PlaceReason.svelte';
-	import AskCatch from './AskCatch.svelte';
+	import AskGuard from './AskGuard.svelte';
 	import HelpMost from './HelpMost.svelte';
 	import SchoolChoice from './SchoolChoice.svelte';
 	import WhereKindsBelong from './WhereKindsBelong.svelte';
@@ -42,7 +42,7 @@
 	{/if}
 	<hr class="my-4" />
 {/if}
-{#if isKnown}<AskCatch {desk} />{/if}
+{#if isKnown}<AskGuard {desk} />{/if}
 {#if desk.plan && desk.week && isKnown}
 	<WholeWeek
 		{home}

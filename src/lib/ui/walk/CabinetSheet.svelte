@@ -164,9 +164,14 @@
 		</div>
 	{/if}
 	<CheckField
-		label="Has a lock or child catch"
+		label="Has a lock"
 		checked={cabinet.lockable}
 		onchange={(on) => set('lock', { lockable: on })}
+	/>
+	<CheckField
+		label="Has child catches (a catch is not a lock)"
+		checked={cabinet.childCatch}
+		onchange={(on) => set('catch', { childCatch: on })}
 	/>
 	<details open={cabinet.climate.length > 0}>
 		<summary class="min-h-9 cursor-pointer">Climate</summary>

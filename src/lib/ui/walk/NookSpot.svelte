@@ -74,9 +74,14 @@
 			</select></label
 		>
 		<CheckField
-			label="Has a lock or catch of its own"
+			label="Has a lock of its own"
 			checked={nook.locked}
 			onchange={(on) => set('lock', { locked: on })}
+		/>
+		<CheckField
+			label="Has a child catch of its own"
+			checked={nook.childCatch}
+			onchange={(on) => set('catch', { childCatch: on })}
 		/>
 		<CheckField
 			label="In plain sight"

@@ -14,7 +14,7 @@
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
 	import HeldBar from '$lib/ui/place/HeldBar.svelte';
 	import PlaceHead from '$lib/ui/place/PlaceHead.svelte';
-	import AskCatch from '$lib/ui/place/AskCatch.svelte';
+	import AskGuard from '$lib/ui/place/AskGuard.svelte';
 	import PlacePanel from '$lib/ui/place/PlacePanel.svelte';
 	import PlaceWalls from '$lib/ui/place/PlaceWalls.svelte';
 
@@ -93,7 +93,7 @@
 					)}.{/if}
 				Press <b>Solve</b>: every tag then hangs on its door, with the reason for it.
 			</p>
-			<div class="max-w-2xl"><AskCatch {desk} /></div>
+			<div class="max-w-2xl"><AskGuard {desk} /></div>
 		{:else if desk.stale}
 			<p class="mb-3" role="status">
 				<b>This plan is out of date:</b> something it was computed from has changed. Solve again, or carry

@@ -2,8 +2,8 @@
 	import ArrowRight from '@lucide/svelte/icons/arrow-right';
 	import Printer from '@lucide/svelte/icons/printer';
 	import { formatVolume } from '$lib/core/model';
-	import { moveOrder, type MoveStep } from '$lib/core/zoning';
-	import { lotText } from '$lib/messages/notes';
+	import { moveCaution, moveOrder, type MoveStep } from '$lib/core/zoning';
+	import { cautionText, lotText } from '$lib/messages/notes';
 	import { listText } from '$lib/messages/numbers';
 	import { getHomeStore } from '$lib/state/context';
 	import FrontView from '$lib/ui/drawing/FrontView.svelte';
@@ -42,6 +42,10 @@
 		`${home.groups[step.groupId]?.name ?? 'things'}: ${nameOf(step.from)} to ${
 			step.kind === 'lift' ? 'the table' : nameOf(step.to)
 		}`;
+	const cautionOf = (step: MoveStep) => {
+		const caution = step.kind === 'carry' ? moveCaution(home, step) : null;
+		return caution && cautionText(caution);
+	};
 	const SHOWN = 6;
 	const BRIEF = 3;
 </script>
@@ -83,6 +87,7 @@
 			<p class="soft">
 				{listText(things(first), SHOWN)}
 			</p>
+			{#if cautionOf(first)}<p class="danger mt-1">{cautionOf(first)}</p>{/if}
 			{#if first.kind === 'lift'}<p class="soft">
 					Its place, {nameOf(first.to)}, is not free yet.
 				</p>{/if}
@@ -103,7 +108,9 @@
 					<span class="min-w-0 flex-1"
 						><b>{home.groups[step.groupId]?.name}</b>: {nameOf(step.from)} →
 						{step.kind === 'lift' ? 'the table' : nameOf(step.to)}
-						<span class="soft block text-sm">{listText(things(step), BRIEF)}</span></span
+						<span class="soft block text-sm">{listText(things(step), BRIEF)}</span>
+						{#if cautionOf(step)}<span class="danger block text-sm">{cautionOf(step)}</span
+							>{/if}</span
 					>
 					<span class="measure soft whitespace-nowrap"
 						>{step.tableMl > 1 ? `table ${formatVolume(step.tableMl)}` : ''}</span
@@ -125,6 +132,9 @@
 		border-left: 4px solid var(--color-primary);
 		padding: 0.8rem 1rem;
 		background: var(--color-base-200);
+	}
+	.danger {
+		color: var(--color-error);
 	}
 	.then li {
 		display: flex;

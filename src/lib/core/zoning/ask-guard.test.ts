@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { DOG_AND_TODDLER, FAMILY } from '../fixtures/sketches';
 import { sketchHome, type Sketch } from '../fixtures/sketch-home';
 import { apply } from '../fixtures/tiny-home';
-import { fitCatch } from '../survey';
+import { fitCatch, fitLock } from '../survey';
 import { buildZoneModel } from './build';
-import { catchesToAsk } from './ask-catch';
+import { guardsToAsk } from './ask-guard';
 
 const sketch = (form: string, who: 'toddler' | 'adult'): Sketch => ({
 	id: 'small',
@@ -26,30 +26,42 @@ const sketch = (form: string, who: 'toddler' | 'adult'): Sketch => ({
 	]
 });
 const askedIn = (home: ReturnType<typeof sketchHome>) =>
-	catchesToAsk(buildZoneModel(home)).map(({ cabinetId, groupIds }) => ({
+	guardsToAsk(buildZoneModel(home)).map(({ cabinetId, guard, groupIds }) => ({
 		cabinet: home.cabinets[cabinetId]!.name,
+		guard,
 		groups: groupIds.map((id) => home.groups[id]!.name).sort()
 	}));
 
-describe('catches to ask for before a plan', () => {
+describe('locks and catches to ask for before a plan', () => {
 	it('are those of the doors behind which cleaners and knives would live', () => {
 		const [first, ...more] = askedIn(sketchHome(DOG_AND_TODDLER));
 		expect(first).toEqual({
 			cabinet: 'Sink cabinet',
+			guard: 'lock',
 			groups: ['Bleach', 'Cleaning', 'Descalers and acids']
 		});
-		expect(more).toContainEqual({ cabinet: 'Drawer stack', groups: ['Knives'] });
+		expect(more).toContainEqual({ cabinet: 'Drawer stack', guard: 'catch', groups: ['Knives'] });
 	});
 	it('are none once they are fitted, and none for what the catch is not for', () => {
 		let home = sketchHome(DOG_AND_TODDLER);
-		for (let asked = catchesToAsk(buildZoneModel(home)); asked.length;) {
-			home = apply(home, fitCatch(asked[0]!.cabinetId));
-			const next = catchesToAsk(buildZoneModel(home));
-			expect(next.map(({ cabinetId }) => cabinetId)).not.toContain(asked[0]!.cabinetId);
+		for (let asked = guardsToAsk(buildZoneModel(home)); asked.length;) {
+			const { cabinetId, guard } = asked[0]!;
+			home = apply(home, guard === 'lock' ? fitLock(cabinetId) : fitCatch(cabinetId));
+			const next = guardsToAsk(buildZoneModel(home));
+			expect(next.map((one) => one.cabinetId)).not.toContain(cabinetId);
 			asked = next;
 		}
 		const sponges = askedIn(sketchHome(sketch('sink', 'toddler'))).flatMap(({ groups }) => groups);
 		expect(sponges.some((name) => /gear|waste/.test(name))).toBe(false);
+	});
+	it('ask for the lock still where only a catch was fitted: a catch is no lock', () => {
+		const home = sketchHome(DOG_AND_TODDLER);
+		const [first] = guardsToAsk(buildZoneModel(home));
+		const caught = apply(home, fitCatch(first!.cabinetId));
+		expect(guardsToAsk(buildZoneModel(caught))[0]).toMatchObject({
+			cabinetId: first!.cabinetId,
+			guard: 'lock'
+		});
 	});
 	it('are none where no small child lives, and none on a shelf without a door', () => {
 		expect(askedIn(sketchHome(FAMILY))).toEqual([]);
