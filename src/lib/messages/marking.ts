@@ -1,7 +1,25 @@
 import type { FieldLine, LabelField, MarkHazard } from '../core/marking';
+import type { NotGiven } from '../core/rotation';
 import type { TapeItem } from '../core/survey';
+import type { HomeState } from '../core/zoning';
 import { dateText } from './clearing';
 import { tenthsText } from './numbers';
+
+/** Which state of the home a print shows. */
+export const STATE_WORDS: Readonly<Record<HomeState, string>> = {
+	plan: 'as planned',
+	today: 'as it is today'
+};
+
+/** Why a carer must not give a medicine. */
+export const NOT_GIVEN_WORDS: Readonly<Record<NotGiven, string>> = {
+	expired: 'Expired',
+	'open-too-long': 'Open too long: good until',
+	'opened-when': 'Open, day not known',
+	'no-date': 'No expiry date known',
+	spoiled: 'May be spoiled',
+	unknown: 'Not known what it is'
+};
 
 /** A danger as a label says it. */
 export const HAZARD_WORDS: Readonly<Record<MarkHazard, string>> = {

@@ -33,3 +33,6 @@ export const listText = (all: readonly string[], shown: number): string =>
 	all.length > shown
 		? `${all.slice(0, shown).join(', ')} and ${all.length - shown} more`
 		: all.join(', ');
+
+/** Writes words as the beginning of a line. */
+export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,13 +1,16 @@
 import {
+	activePlan,
 	categoryOf,
-	lotsIn,
+	pieceVolumeMl,
 	type ContainerKind,
 	type Group,
 	type Home,
 	type Nook,
 	type Thing
 } from '../model';
+import { piecesIn } from '../grouping';
 import { isPullOut } from '../survey';
+import { lotsAt, type HomeState } from '../zoning';
 
 /** Something that gets a label: a container that is kept in a place, or the place itself. */
 export interface Marked {
@@ -53,21 +56,47 @@ export function markedContainers(home: Home): Marked[] {
 	});
 }
 
-/** Lists the places that the plan gives to groups, or that hold something, each with what is in it. */
-export function markedPlaces(home: Home): Marked[] {
-	const plan = home.activePlanId ? home.zonePlans[home.activePlanId] : undefined;
-	const byNook = new Map<string, { group: Group; share: number }[]>();
-	for (const { groupId, nookId, share } of plan?.assignments ?? []) {
-		const group = home.groups[groupId];
-		if (!group) continue;
-		const list = byNook.get(nookId);
-		if (list) list.push({ group, share });
-		else byNook.set(nookId, [{ group, share }]);
-	}
-	return [...byNook].flatMap(([nookId, own]): Marked[] => {
+/** The groups of each place in a state of the home, with how much of each. */
+function groupsByPlace(
+	home: Home,
+	state: HomeState
+): Map<string, { group: Group; share: number }[]> {
+	const shares = new Map<string, Map<string, number>>();
+	const add = (nookId: string | null, groupId: string | null, share: number) => {
+		if (!nookId || !groupId || !home.groups[groupId]) return;
+		const own = shares.get(nookId) ?? new Map<string, number>();
+		shares.set(nookId, own.set(groupId, (own.get(groupId) ?? 0) + share));
+	};
+	if (state === 'plan')
+		for (const { groupId, nookId, share } of activePlan(home)?.assignments ?? [])
+			add(nookId, groupId, share);
+	else
+		for (const { thing, lot, nookId } of lotsAt(home, 'today'))
+			add(nookId, thing.groupId, pieceVolumeMl(thing) * piecesIn(lot));
+	return new Map(
+		[...shares].map(([nookId, own]) => [
+			nookId,
+			[...own].map(([id, share]) => ({ group: home.groups[id]!, share }))
+		])
+	);
+}
+
+/**
+ * Lists the places of groups, each with what is in it: words, contents and dangers are all of one state of the home, the
+ * plan's (only places that it gives to groups) or today's.
+ */
+export function markedPlaces(home: Home, state: HomeState = 'plan'): Marked[] {
+	const thingsAt = new Map<string, Set<string>>();
+	for (const { thing, nookId } of lotsAt(home, state))
+		if (nookId) thingsAt.set(nookId, (thingsAt.get(nookId) ?? new Set()).add(thing.id));
+	return [...groupsByPlace(home, state)].flatMap(([nookId, own]): Marked[] => {
 		const nook = home.nooks[nookId];
 		if (!nook) return [];
-		const ids = new Set(lotsIn(home, nookId).map(({ thingId }) => thingId as string));
+		const named = new Set(own.map(({ group }) => group.id as string));
+		// What stays there only because the plan is silent about it is not what the place is for.
+		const ids = [...(thingsAt.get(nookId) ?? [])].filter((id) =>
+			named.has(home.things[id]?.groupId ?? '')
+		);
 		return [
 			{
 				id: nookId,
@@ -77,7 +106,7 @@ export function markedPlaces(home: Home): Marked[] {
 				groups: own
 					.sort((a, b) => b.share - a.share || a.group.name.localeCompare(b.group.name, 'en'))
 					.map(({ group }) => group),
-				things: [...ids].flatMap((id) => home.things[id] ?? []).sort(byName),
+				things: ids.flatMap((id) => home.things[id] ?? []).sort(byName),
 				side: sideOf(nook)
 			}
 		];

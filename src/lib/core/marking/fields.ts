@@ -1,6 +1,7 @@
 import { familyOf, householdAllergens, mayHold } from '../grouping';
-import { activePlan, lotsIn, type Home, type Lot } from '../model';
+import { activePlan, type Home, type Lot } from '../model';
 import { effectiveDate, packUsesOf } from '../rotation';
+import { lotsAt } from '../zoning';
 import type { LabelText } from './propose';
 
 /** What a label may say besides its words; each is switched on for a set. */
@@ -29,7 +30,9 @@ export interface FieldLine {
 function lotsUnder(home: Home, { nookId, thingIds, lotId }: LabelText): Lot[] {
 	const one = lotId && home.lots[lotId];
 	if (lotId) return one && one.count > 0 ? [one] : [];
-	return lotsIn(home, nookId).filter(({ thingId }) => thingIds.includes(thingId));
+	return lotsAt(home, 'plan').flatMap(({ lot, nookId: at }) =>
+		at === nookId && thingIds.includes(lot.thingId) ? [lot] : []
+	);
 }
 
 /** The group that is used most together with that of a label, and the place where it lives; null: none, or the same place. */

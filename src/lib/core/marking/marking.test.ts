@@ -298,6 +298,22 @@ describe('proposing labels', () => {
 		const drawer = markedPlaces(planned).find(({ nook }) => nook.id === 'd-1')!;
 		expect(hazardOf(planned, { ...drawer, things: [] })).toBe('medicine');
 	});
+	it('warns of what will live in a place, not of what stands there now', () => {
+		const inMedicines = Object.values(demo.lots).find(
+			({ thingId, nookId }) => nookId && demo.things[thingId]!.groupId === 'medicines'
+		)!;
+		const planned = planFor(demo, { medicines: 'd-1', spices: inMedicines.nookId! });
+		const labels = new Map(placeLabels(planned).map((label) => [label.nookId, label]));
+		expect(labels.get('d-1')!.hazard).toBe('medicine');
+		expect(labels.get(inMedicines.nookId!)!.hazard).toBeNull();
+		const things = (nookId: string) =>
+			labels.get(nookId)!.thingIds.map((id) => planned.things[id]!.groupId);
+		expect(new Set(things('d-1'))).toEqual(new Set(['medicines']));
+		// Today's state warns where they stand today, of today's groups.
+		const now = markedPlaces(planned, 'today').find(({ nook }) => nook.id === inMedicines.nookId)!;
+		expect(hazardOf(planned, now)).toBe('medicine');
+		expect(now.groups.map(({ id }) => id)).toContain('medicines');
+	});
 });
 
 describe('labels of other sets', () => {

@@ -1,4 +1,5 @@
 export { Life, LIFE_TABLE, lifeOf } from './life';
+export { isMedicine, medicinesOf, type MedicineLine, type NotGiven } from './medicines';
 export { effectiveDate, type EffectiveDate } from './effective-date';
 export {
 	byFirstExpired,

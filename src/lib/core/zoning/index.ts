@@ -55,6 +55,7 @@ export {
 } from './help';
 export { keepOneEmpty, roomToGrow } from './keep-empty';
 export { assignmentNow } from './now';
+export { lotsAt, type HomeState, type LotAt } from './where-lots';
 export { placesOfLots, type LotShare } from './lot-places';
 export {
 	doMove,

@@ -1,11 +1,11 @@
-import { lotsIn, stock, type Cabinet, type Home } from '$lib/core/model';
-import { familyOf } from '$lib/core/grouping';
+import { activePlan, type Cabinet, type Home } from '$lib/core/model';
 import { hazardOf, markedPlaces, type Marked } from '$lib/core/marking';
 import { cutText, INK, RULE, SOFT, type Paper, type PrintPage } from '$lib/core/printing';
-import { effectiveDate, picksOf, shoppingList, useFirst } from '$lib/core/rotation';
+import { medicinesOf, picksOf, shoppingList, useFirst } from '$lib/core/rotation';
 import { cabinetsInOrder, climateOf, tapeList } from '$lib/core/survey';
+import { lotsAt, type HomeState } from '$lib/core/zoning';
 import { dateText } from '$lib/messages/clearing';
-import { HAZARD_WORDS, tapeText } from '$lib/messages/marking';
+import { HAZARD_WORDS, NOT_GIVEN_WORDS, STATE_WORDS, tapeText } from '$lib/messages/marking';
 import { homeReport } from '$lib/messages/report';
 import { amountText } from '$lib/messages/turning';
 import { frontGeometry } from '../drawing/front-geometry';
@@ -101,13 +101,14 @@ function drawCabinet(
 	doc.skip((bottom - top) * scale + 4);
 }
 
-function doorMaps(doc: Doc, home: Home, withStock: boolean): void {
-	const places = markedPlaces(home);
+function doorMaps(doc: Doc, home: Home, state: HomeState, withStock: boolean): void {
+	const places = markedPlaces(home, state);
+	const things = new Map(places.map(({ nook, things }) => [nook.id as string, things]));
 	const groups = namesIn(places);
 	const hazards = new Map(places.map((each) => [each.nook.id as string, hazardOf(home, each)]));
 	for (const { cabinet, room, nooks } of cabinetsInOrder(home)) {
 		if (!nooks.some(({ id }) => groups.has(id))) continue;
-		doc.begin(cabinet.name, room.name);
+		doc.begin(cabinet.name, `${room.name}, ${STATE_WORDS[state]}`);
 		drawCabinet(doc, home, cabinet, groups);
 		const danger = [...new Set(nooks.flatMap(({ id }) => hazards.get(id) ?? []))];
 		for (const hazard of danger) doc.text(HAZARD_WORDS[hazard], { bold: true });
@@ -116,10 +117,8 @@ function doorMaps(doc: Doc, home: Home, withStock: boolean): void {
 			if (!names.length) continue;
 			doc.heading(`${nook.name}: ${names.join(', ')}`);
 			if (!withStock) continue;
-			const things = [
-				...new Set(lotsIn(home, nook.id).map(({ thingId }) => home.things[thingId]?.name ?? ''))
-			].filter(Boolean);
-			if (things.length) doc.text(things.sort().join(', '), { ink: SOFT });
+			const held = [...new Set(things.get(nook.id)?.map(({ name }) => name))];
+			if (held.length) doc.text(held.join(', '), { ink: SOFT });
 		}
 	}
 }
@@ -162,24 +161,29 @@ function doorNotes(doc: Doc, home: Home): void {
 
 const MOST_BOXES = 10;
 /** A sheet for the lid of each freezer: what is in it, with boxes to tick as it is taken. */
-function freezerSheets(doc: Doc, home: Home, today: string): void {
+function freezerSheets(doc: Doc, home: Home, today: string, state: HomeState): void {
+	const at = lotsAt(home, state);
 	for (const { cabinet, room, nooks } of cabinetsInOrder(home)) {
 		const own = nooks.filter((nook) => climateOf(nook) === 'frozen');
 		if (!own.length) continue;
 		doc.begin(
 			`In the freezer: ${cabinet.name}`,
-			`${room.name}, as of ${dateText(today)}. Tick a box for each one taken.`
+			`${room.name}, ${STATE_WORDS[state]}, ${dateText(today)}. Tick a box for each one taken.`
 		);
 		const shares = [0.4, 0.2, 0.4];
 		for (const nook of own) {
-			const picks = picksOf(home, today).filter(({ lot }) => lot.nookId === nook.id);
+			const counts = new Map(
+				at.flatMap(({ lot, nookId, count }) => (nookId === nook.id ? [[lot.id, count]] : []))
+			);
+			const picks = picksOf(home, today).filter(({ lot }) => counts.has(lot.id));
 			doc.heading(nook.name);
 			if (!picks.length) doc.text('empty', { ink: SOFT });
 			for (const { lot, thing, date } of picks) {
-				const boxes = lot.unit === 'g' ? 0 : Math.ceil(lot.count);
+				const count = counts.get(lot.id)!;
+				const boxes = lot.unit === 'g' ? 0 : Math.ceil(count);
 				const name =
 					boxes > MOST_BOXES || !boxes
-						? `${thing.name}, ${amountText(lot.count, lot.unit)}`
+						? `${thing.name}, ${amountText(count, lot.unit)}`
 						: thing.name;
 				doc.row(
 					[name, date ? dateText(date.on) : '', { boxes: Math.min(boxes, MOST_BOXES) }],
@@ -224,36 +228,42 @@ function shopping(doc: Doc, home: Home, today: string): void {
 	}
 }
 
-/** Every medicine with its place and dates, for somebody who looks after them; times are ticked by hand. */
-function medicines(doc: Doc, home: Home): void {
-	const own = stock(home)
-		.flatMap((lot) => {
-			const thing = home.things[lot.thingId];
-			return thing && familyOf(thing) === 'medicine' ? [{ lot, thing }] : [];
-		})
-		.sort((a, b) => a.thing.name.localeCompare(b.thing.name, 'en'));
+/** Every medicine with its place and dates, for somebody who looks after them; what may not be given stands apart. */
+function medicines(doc: Doc, home: Home, today: string, state: HomeState): void {
+	const own = medicinesOf(home, today);
 	if (!own.length) return;
+	const places = new Map(
+		lotsAt(home, state).map(({ lot, nookId }) => [lot.id as string, nookId ?? ''])
+	);
+	const placeOf = (lotId: string) => home.nooks[places.get(lotId) ?? '']?.name ?? 'on the table';
 	doc.begin(
 		'Medicines',
-		'For whoever looks after them. Follow the leaflet; ask a pharmacist. Morning, noon, evening, night.'
+		`For whoever looks after them. Follow the leaflet; ask a pharmacist. Places ${STATE_WORDS[state]}.`
 	);
-	const shares = [0.3, 0.22, 0.22, 0.26];
-	doc.row(['Name', 'Place', 'Good until', 'Taken'], shares, true);
-	for (const { lot, thing } of own) {
-		const date = effectiveDate(lot, thing);
-		doc.row(
-			[
-				thing.name,
-				home.nooks[lot.nookId ?? '']?.name ?? 'on the table',
-				date ? dateText(date.on) : 'not known',
-				{ boxes: 4 }
-			],
-			shares
-		);
+	const given = own.filter(({ not }) => !not);
+	if (given.length) {
+		const shares = [0.3, 0.22, 0.2, 0.28];
+		doc.row(['Medicine', 'Place', 'Good until', 'Morning, noon, evening, night'], shares, true);
+		for (const { lot, thing, date } of given)
+			doc.row([thing.name, placeOf(lot.id), date ? dateText(date.on) : '', { boxes: 4 }], shares);
+	}
+	const kept = own.filter(({ not }) => not);
+	if (kept.length) {
+		const shares = [0.3, 0.26, 0.44];
+		doc.heading('Do not give: ask the pharmacist');
+		for (const { lot, thing, date, not } of kept)
+			doc.row(
+				[
+					thing.name,
+					placeOf(lot.id),
+					`${NOT_GIVEN_WORDS[not!]}${date && (not === 'expired' || not === 'open-too-long') ? `, ${dateText(date.on)}` : ''}`
+				],
+				shares
+			);
 	}
 	doc.skip(2);
 	doc.text(
-		'Out of a child’s reach, in the pack they came in. What is past its date goes back to a pharmacy.',
+		'Keep them locked, out of a child’s reach, in the pack they came in. Return expired ones to a pharmacy.',
 		{ ink: SOFT }
 	);
 }
@@ -279,34 +289,53 @@ function report(doc: Doc, home: Home, today: string): void {
 	}
 }
 
-/** Makes a print of a home as pages. `today` is an ISO date. */
+/** Which states of a home a print can show: both where there is a plan, else today's alone. */
+export const statesOf = (home: Home): readonly HomeState[] =>
+	activePlan(home) ? ['plan', 'today'] : ['today'];
+
+/** The prints that say where things are: each is of one state of the home. */
+export const OF_A_STATE: ReadonlySet<DocumentKind> = new Set([
+	'binder',
+	'door-maps',
+	'where',
+	'freezer',
+	'medicines'
+]);
+
+/** Makes a print of a home as pages. `today` is an ISO date; `state`: left out, the plan's where there is one. */
 export function documentPages(
 	home: Home,
 	kind: DocumentKind,
 	paper: Paper,
-	today: string
+	today: string,
+	state: HomeState = statesOf(home)[0]!
 ): PrintPage[] {
 	if (kind === 'binder')
-		return binderOf(home.name, `Kept with Keep Nook, ${dateText(today)}`, paper, [
-			{ name: 'What is behind each door', make: (doc) => doorMaps(doc, home, true) },
-			{ name: 'Where is it?', make: (doc) => whereIndex(doc, home) },
-			{ name: 'Notes for the doors', make: (doc) => doorNotes(doc, home), isBrief: true },
-			{ name: 'Freezers', make: (doc) => freezerSheets(doc, home, today) },
-			{
-				name: 'Stock',
-				make: (doc) => (useFirstList(doc, home, today), shopping(doc, home, today))
-			},
-			{ name: 'Medicines', make: (doc) => medicines(doc, home) }
-		]);
+		return binderOf(
+			home.name,
+			`Made with Keep Nook, ${dateText(today)}, ${STATE_WORDS[state]}`,
+			paper,
+			[
+				{ name: 'What is behind each door', make: (doc) => doorMaps(doc, home, state, true) },
+				{ name: 'Where is it?', make: (doc) => whereIndex(doc, home, state) },
+				{ name: 'Notes for the doors', make: (doc) => doorNotes(doc, home), isBrief: true },
+				{ name: 'Freezers', make: (doc) => freezerSheets(doc, home, today, state) },
+				{
+					name: 'Stock',
+					make: (doc) => (useFirstList(doc, home, today), shopping(doc, home, today))
+				},
+				{ name: 'Medicines', make: (doc) => medicines(doc, home, today, state) }
+			]
+		);
 	const doc = new Doc(paper, `${home.name}, ${dateText(today)}`);
 	const makers: Record<Exclude<DocumentKind, 'binder'>, () => void> = {
-		'door-maps': () => doorMaps(doc, home, false),
-		where: () => whereIndex(doc, home),
+		'door-maps': () => doorMaps(doc, home, state, false),
+		where: () => whereIndex(doc, home, state),
 		notes: () => doorNotes(doc, home),
-		freezer: () => freezerSheets(doc, home, today),
+		freezer: () => freezerSheets(doc, home, today, state),
 		'use-first': () => useFirstList(doc, home, today),
 		shopping: () => shopping(doc, home, today),
-		medicines: () => medicines(doc, home),
+		medicines: () => medicines(doc, home, today, state),
 		report: () => report(doc, home, today),
 		tape: () => tape(doc, home)
 	};

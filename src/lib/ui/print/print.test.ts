@@ -2,10 +2,12 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { solvedOnce } from '$lib/core/fixtures/solved-once';
 import { imposeLabels, LABEL_SHEETS, type LabelPrint } from '$lib/core/marking';
+import { medicinesOf } from '$lib/core/rotation';
 import { CAP_SHARE, type PrintPage } from '$lib/core/printing';
 import { NOW, TODAY } from '$lib/core/fixtures/tiny-home';
-import { adoptPlan } from '$lib/core/zoning';
-import { applyEdit, stock } from '$lib/core/model';
+import { markedPlaces } from '$lib/core/marking';
+import { adoptPlan, lotsAt, type HomeState } from '$lib/core/zoning';
+import { applyEdit } from '$lib/core/model';
 import { demoHome } from '$lib/data/demo';
 import { binderOf, Doc } from './doc';
 import { documentPages, DOCUMENTS } from './documents';
@@ -155,21 +157,66 @@ describe('prints of a home', () => {
 			'antihistamine'
 		);
 	});
+	it.each<HomeState>(['plan', 'today'])('door maps and the index are of one state: %s', (state) => {
+		const pages = documentPages(home, 'binder', 'A4', TODAY, state);
+		const heads = new Map(
+			markedPlaces(home, state).map(({ nook, groups, things }) => [
+				`${nook.name}: ${groups.map(({ name }) => name).join(', ')}`,
+				{ groups, things }
+			])
+		);
+		const words = said(pages);
+		let seen = 0;
+		for (const [head, { groups, things }] of heads) {
+			const at = words.indexOf(head);
+			if (at < 0) continue;
+			seen++;
+			// What stands under a heading is of the groups that it names.
+			for (const thing of things) expect(groups.map(({ id }) => id)).toContain(thing.groupId);
+			if (things.length) expect(words[at + 1]).toContain(things[0]!.name.split(' ')[0]);
+		}
+		expect(seen).toBeGreaterThan(20);
+		expect(words.join(' ')).toContain(state === 'plan' ? 'as planned' : 'as it is today');
+		// No other document of the same state says otherwise.
+		const numbers = numbersOf(home);
+		for (const { thing, nookId } of lotsAt(home, state)) {
+			const number = numbers.get(nookId ?? '');
+			const line = whereLines(home, state).find(({ name }) => name === thing.name);
+			if (number) expect(line!.numbers).toContain(number);
+		}
+	});
+	it('the carer’s sheet sets apart what must not be given', () => {
+		const pages = documentPages(home, 'medicines', 'A4', TODAY);
+		const words = said(pages);
+		const apart = words.indexOf('Do not give: ask the pharmacist');
+		expect(apart).toBeGreaterThan(0);
+		for (const { thing, not } of medicinesOf(home, TODAY)) {
+			if (not) expect(words.indexOf(thing.name, apart)).toBeGreaterThan(apart);
+			else expect(words.slice(0, apart)).toContain(thing.name);
+		}
+		// Boxes to tick stand before it alone.
+		const yOf = (text: string) =>
+			textItems(pages).find((item) => item.kind === 'text' && item.text === text)!;
+		const line = yOf('Do not give: ask the pharmacist');
+		const page = pages[line.page]!;
+		for (const item of page.items)
+			if (item.kind === 'box' && line.page === 0) expect(item.yMm).toBeLessThan(line.yMm);
+	});
 	it('the index names everything that has a place once, with the number that stands in the drawing', () => {
 		const numbers = numbersOf(home);
-		const lines = whereLines(home);
+		const lines = whereLines(home, 'today');
 		expect(new Set(lines.map(({ name }) => name)).size).toBe(lines.length);
 		expect([...lines].map(({ name }) => name)).toEqual(
 			lines
 				.map(({ name }) => name)
 				.sort((a, b) => a.localeCompare(b, 'en', { sensitivity: 'base' }))
 		);
-		for (const { thingId, nookId } of stock(home)) {
+		for (const { thing, nookId } of lotsAt(home, 'today')) {
 			if (!nookId) continue;
-			const line = lines.find(({ name }) => name === home.things[thingId]!.name)!;
+			const line = lines.find(({ name }) => name === thing.name)!;
 			expect(line.numbers).toContain(numbers.get(nookId));
 		}
-		const pages = documentPages(home, 'where', 'A4', TODAY);
+		const pages = documentPages(home, 'where', 'A4', TODAY, 'today');
 		const words = pages.flatMap(({ items }) =>
 			items.flatMap((item) => (item.kind === 'text' ? [item] : []))
 		);

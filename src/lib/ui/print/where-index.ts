@@ -1,7 +1,10 @@
-import { stock, type Home } from '$lib/core/model';
+import type { Home } from '$lib/core/model';
 import { cutText, INK, SOFT } from '$lib/core/printing';
 import { nooksInOrder } from '$lib/core/survey';
-import { toKnow } from '$lib/core/upkeep';
+import { markedPlaces } from '$lib/core/marking';
+import { lotsAt, type HomeState } from '$lib/core/zoning';
+import { STATE_WORDS } from '$lib/messages/marking';
+import { capital } from '$lib/messages/numbers';
 import { frontGeometry } from '../drawing/front-geometry';
 import type { Doc } from './doc';
 
@@ -15,8 +18,8 @@ export interface WhereLine {
 export const numbersOf = (home: Home): ReadonlyMap<string, number> =>
 	new Map(nooksInOrder(home).map(({ nook }, i) => [nook.id as string, i + 1]));
 
-/** Everything that can be looked for, by letter: groups where they live, and things where they stand. Each name once. */
-export function whereLines(home: Home): WhereLine[] {
+/** Everything that can be looked for, by letter, in one state of the home: groups and things. Each name once. */
+export function whereLines(home: Home, state: HomeState): WhereLine[] {
 	const numbers = numbersOf(home);
 	const found = new Map<string, Set<number>>();
 	const add = (name: string | undefined, nookId: string | null) => {
@@ -24,8 +27,9 @@ export function whereLines(home: Home): WhereLine[] {
 		if (!name || number === undefined) return;
 		found.set(name, (found.get(name) ?? new Set()).add(number));
 	};
-	for (const { groupId, nookId } of toKnow(home)) add(home.groups[groupId]?.name, nookId);
-	for (const { thingId, nookId } of stock(home)) add(home.things[thingId]?.name, nookId);
+	for (const { nook, groups } of markedPlaces(home, state))
+		for (const { name, stockOf } of groups) if (!stockOf) add(name, nook.id);
+	for (const { thing, nookId } of lotsAt(home, state)) add(thing.name, nookId);
 	return [...found]
 		.map(([name, at]) => ({ name, numbers: [...at].sort((a, b) => a - b) }))
 		.sort((a, b) => a.name.localeCompare(b.name, 'en', { sensitivity: 'base' }));
@@ -120,14 +124,17 @@ function index(doc: Doc, lines: readonly WhereLine[]): void {
 }
 
 /** "Where is it?" on paper: the walls with a number in each place, and everything by letter with its number. */
-export function whereIndex(doc: Doc, home: Home): void {
-	doc.begin('Where is it?', 'Look a thing up by its letter; its number stands in the drawing.');
+export function whereIndex(doc: Doc, home: Home, state: HomeState): void {
+	doc.begin(
+		'Where is it?',
+		`${capital(STATE_WORDS[state])}. Look it up from A to Z; the number is in the drawing.`
+	);
 	const numbers = numbersOf(home);
 	// In the order of the numbers.
 	for (const id of new Set(nooksInOrder(home).map(({ run }) => run.id)))
 		drawWall(doc, home, id, numbers);
-	doc.heading('By letter');
-	const lines = whereLines(home);
+	doc.heading('A to Z');
+	const lines = whereLines(home, state);
 	if (lines.length) index(doc, lines);
 	else doc.text('Nothing has a place yet.', { ink: SOFT });
 }

@@ -1,15 +1,22 @@
 <script lang="ts">
 	import Download from '@lucide/svelte/icons/download';
 	import { pageSvg, type Paper } from '$lib/core/printing';
-	import { DOCUMENT_NAMES } from '$lib/messages/marking';
-	import { countText } from '$lib/messages/numbers';
+	import type { HomeState } from '$lib/core/zoning';
+	import { DOCUMENT_NAMES, STATE_WORDS } from '$lib/messages/marking';
+	import { capital, countText } from '$lib/messages/numbers';
 	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { fileName, saveFile } from '$lib/ui/forms/save-file';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
 	import MarkHead from '$lib/ui/mark/MarkHead.svelte';
-	import { documentPages, DOCUMENTS, type DocumentKind } from '$lib/ui/print/documents';
+	import {
+		documentPages,
+		DOCUMENTS,
+		OF_A_STATE,
+		statesOf,
+		type DocumentKind
+	} from '$lib/ui/print/documents';
 
 	const getStore = getHomeStore();
 	const home = $derived(getStore().home);
@@ -17,7 +24,10 @@
 	const paper = $derived<Paper>(home.customs.paper);
 	let at = $state(0);
 	let failed = $state('');
-	const pages = $derived(documentPages(home, kind, paper, today()));
+	const states = $derived(statesOf(home));
+	let wanted = $state<HomeState>('plan');
+	const shown = $derived(states.includes(wanted) ? wanted : states[0]!);
+	const pages = $derived(documentPages(home, kind, paper, today(), shown));
 	const page = $derived(pages[Math.min(at, pages.length - 1)]);
 	async function save() {
 		failed = '';
@@ -47,6 +57,14 @@
 					>{/each}</select
 			></label
 		>
+		{#if states.length > 1 && OF_A_STATE.has(kind)}
+			<label
+				>Shows <select class="select" bind:value={wanted} onchange={() => (at = 0)}
+					>{#each states as each (each)}<option value={each}>{capital(STATE_WORDS[each])}</option
+						>{/each}</select
+				></label
+			>
+		{/if}
 		<label
 			>Paper <select
 				class="select"
@@ -59,7 +77,7 @@
 		>
 		{#if pages.length > 1}
 			<span class="flex items-center gap-2">
-				<button class="btn" disabled={at === 0} onclick={() => at--}>Page before</button>
+				<button class="btn" disabled={at === 0} onclick={() => at--}>Previous page</button>
 				<span class="measure">{Math.min(at, pages.length - 1) + 1} of {pages.length}</span>
 				<button class="btn" disabled={at >= pages.length - 1} onclick={() => at++}>Next page</button
 				>
