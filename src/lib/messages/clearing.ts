@@ -146,6 +146,24 @@ export function adviceText(advice: Advice): string {
 			return 'Mouldy. Soft food goes whole, without smelling at it; what is not food is washed and dried, or goes.';
 		case 'no-own-pack':
 			return 'Not in its own pack: nobody can tell what it is or how much is safe. Do not pour it away or mix it; take it to the collection point.';
+		case 'child-reach':
+			return facts.lacking === 'lock'
+				? 'A small child can get at it here, and a catch is not enough. Put it above 1.5 m now, or lock this place.'
+				: 'A small child can get at it here. Put it higher, or fit a child catch.';
+		case 'pet-reach':
+			return 'Your pet can get at it here, and it is poisonous to pets. Put it behind a door.';
+		case 'gas-apart':
+			return `It is an acid, and ${facts.beside} in the same cabinet is bleach: together they give off poisonous gas. Keep them in different cabinets.`;
+		case 'not-in-the-cold':
+			return 'It does not belong in a fridge or freezer: someone could take it for food, and the cold spoils it.';
+		case 'not-in-the-heat':
+			return 'It gets hot here. Sprays and fuel can burst or burn, and medicines lose their strength.';
+		case 'spoils-in-heat':
+			return 'It gets warm here and will not keep as long. Find it a cooler place.';
+		case 'spoils-in-damp':
+			return 'It is damp here. Food needs a dry place.';
+		case 'medicine-in-damp':
+			return 'Steam and damp spoil medicines. A dry, locked place outside the bathroom is better.';
 		case 'hazard-apart':
 			return `It stands with food (${facts.beside}). Keep cleaners and medicines apart from food, locked or high up, in their own packs.`;
 	}

@@ -54,7 +54,15 @@ export type AdviceCode =
 	| 'part-missing'
 	| 'leaking-hazard'
 	| 'spare'
-	| 'place-full';
+	| 'place-full'
+	| 'child-reach'
+	| 'pet-reach'
+	| 'gas-apart'
+	| 'not-in-the-cold'
+	| 'not-in-the-heat'
+	| 'spoils-in-heat'
+	| 'spoils-in-damp'
+	| 'medicine-in-damp';
 
 export interface AdviceContext {
 	readonly home: Home;
@@ -67,7 +75,7 @@ export interface AdviceContext {
 }
 export type Rule = (context: AdviceContext) => Advice | null;
 
-const advise = (
+export const advise = (
 	verdict: Verdict,
 	strength: Advice['strength'],
 	code: AdviceCode,
@@ -296,8 +304,8 @@ const placeFull: Rule = ({ overFull, thing }) =>
 		? advise('move', 1, 'place-full', { uses: usesPerWeek(thing) })
 		: null;
 
-/** In the order in which they are shown among equals: safety, quality, whose it is, tidiness. */
-export const RULES: readonly Rule[] = [
+/** What a thing is by itself and in its state, in the order in which they are shown among equals. */
+export const STATE_RULES: readonly Rule[] = [
 	canUnsafe,
 	pest,
 	mouldy,

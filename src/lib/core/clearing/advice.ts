@@ -1,5 +1,24 @@
 import { dayOf, decisionsOn, type Decision, type Home, type Verdict } from '../model';
-import { RULES, type Advice, type AdviceContext } from './advice-rules';
+import { STATE_RULES, type Advice, type AdviceContext, type Rule } from './advice-rules';
+import {
+	childReach,
+	gasApart,
+	notInTheCold,
+	notInTheDamp,
+	notInTheHeat,
+	petReach
+} from './standing-rules';
+
+/** Equals come in this order: what the thing is, then where it stands. */
+const RULES: readonly Rule[] = [
+	...STATE_RULES,
+	childReach,
+	petReach,
+	gasApart,
+	notInTheCold,
+	notInTheHeat,
+	notInTheDamp
+];
 
 /** Finds the last decision on a lot that went against advice of a code. */
 function overrulingOf(home: Home, lotId: string, code: string): Decision | undefined {

@@ -42,7 +42,9 @@ export { REVIEW_CODES, reviewPlan, type Objection, type ReviewCode } from './rev
 export { keepingCosts, type KeepingCost } from './keeping';
 export { guardsToAsk, type GuardAsked } from './ask-guard';
 export { contestedPlaces, type Contested } from './contested';
-export { PET_KINDS } from './pet-dangers';
+export { PET_KINDS, petCouldTake } from './pet-dangers';
+export { guardLacking, guardOf, hasToddler, isDeadly } from './child-dangers';
+export { hangsOverHeat } from './heat';
 export { liftAt, smallestLift, takesGuard, type Lift } from './lifts';
 export {
 	DEFAULT_HELP,
