@@ -1,4 +1,5 @@
 import { categoryOf, UNKNOWN_KIND, type Thing } from '../model';
+import { warnedOf } from '../kinds';
 import { kindFor } from './parse-intake';
 
 /**
@@ -13,7 +14,7 @@ export function traitsOf(
 	const row = categoryOf(category ?? UNKNOWN_KIND);
 	const kind = kindFor(name, countWord);
 	const isRead = kind.category === row.code;
-	const warned = row.code === UNKNOWN_KIND ? kind.hazards : [];
+	const warned = row.code === UNKNOWN_KIND ? kind.hazards : warnedOf(name);
 	return {
 		category: row.code,
 		piece: { ...(isRead ? kind.piece : row.piece) },

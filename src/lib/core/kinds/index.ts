@@ -1,4 +1,12 @@
-export { isKnownName, kindChoices, kindOf, readingKey, type Kind, type Readings } from './kind-of';
+export {
+	isKnownName,
+	kindChoices,
+	kindOf,
+	warnedOf,
+	readingKey,
+	type Kind,
+	type Readings
+} from './kind-of';
 export { exactKey, keyOf, LEXICON, namesOf, type LexiconRow } from './lexicon';
 export { dangersIn, DANGER_ROWS, type Danger } from './dangers';
 export { usualUse } from './usual-use';

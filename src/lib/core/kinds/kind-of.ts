@@ -7,11 +7,12 @@ import {
 	type Need
 } from '../model';
 import { dangersIn } from './dangers';
+import { dangerMeant, hazardsNamed } from './danger-slips';
 import { fromKnown, guess, union, type Guess } from './guess';
 import { headCategory } from './heads';
 import { findExact, findName, keyOf, sizeOfEnd } from './lexicon';
 import { readWords, withoutPack } from './read-words';
-import { corrected } from './spelling';
+import { corrected, slipsOf } from './spelling';
 import { likelyKinds } from './tail';
 import { withoutClaims, withoutFigures, withoutTail } from './trim';
 import { withDanger } from './with-danger';
@@ -44,7 +45,21 @@ const MOST_CHOICES = 3;
 /** From so many letters on, a word with one slip is surely the word it is near to. */
 const SURE_SLIP = 7;
 /** Corrects the words that no name has and that are one slip away from one that has. */
-const respelt = (stems: readonly string[]) => stems.map((word) => corrected(word) ?? word);
+const respelt = (stems: readonly string[]) =>
+	stems.map((word) => dangerMeant(word) ?? corrected(word) ?? word);
+
+/** The one name of the lexicon that some words are, with one slip in one of them; null: none, or several kinds. */
+function respeltName(stems: readonly string[]): readonly string[] | null {
+	if (stems.length < 2) return null;
+	const found = stems.flatMap((word, i) =>
+		slipsOf(word).flatMap((meant) => {
+			const whole = stems.map((one, k) => (k === i ? meant : one));
+			return findName(whole) ? [whole] : [];
+		})
+	);
+	const kinds = new Set(found.map((whole) => findName(whole)!.category.code));
+	return kinds.size === 1 ? found[0]! : null;
+}
 
 function read(stems: readonly string[]): Guess | null {
 	const whole = findName(stems);
@@ -95,18 +110,29 @@ const asKind = (found: Guess, stems: readonly string[]): Kind => {
 export function kindOf(name: string, readings: Readings = {}): Kind {
 	const stems = wordStems(withoutFigures(name));
 	const told = readings[keyOf(stems)];
-	if (told) return asKind(guess(categoryOf(told), true), stems);
+	if (told) {
+		// What a person says of it never takes away what the name warns of.
+		const said = guess(categoryOf(told), true);
+		return asKind({ ...said, hazards: union(said.hazards, hazardsNamed(stems)) }, stems);
+	}
 	const exact = findExact(name);
 	if (exact) return asKind(fromKnown(exact, true), stems);
 	const first = stems.length ? read(stems) : null;
-	if (first?.sure) return asKind(first, stems);
-	const spelt = respelt(stems);
+	const isWarned = stems.some((word) => dangerMeant(word) !== null);
+	if (first?.sure && !isWarned) return asKind(first, stems);
+	const spelt = (isWarned ? null : respeltName(stems)) ?? respelt(stems);
 	const second = spelt.some((word, i) => word !== stems[i]) ? read(spelt) : null;
 	if (second && (second.sure || !first)) {
 		// What the slip hides must not be what the word itself warned of; a slip in a short word may be another word.
 		const hazards = union(second.hazards, first?.hazards ?? []);
 		const isSure =
-			second.sure && spelt.every((word, i) => word === stems[i] || stems[i]!.length >= SURE_SLIP);
+			second.sure &&
+			(spelt.every(
+				(word, i) =>
+					word === stems[i] || stems[i]!.length >= SURE_SLIP || dangerMeant(stems[i]!) === word
+			) ||
+				// A whole name that is known leaves no doubt which word was meant.
+				(spelt.length > 1 && findName(spelt) !== undefined));
 		const choices = isSure ? [] : union([second.category.code], second.choices);
 		return asKind({ ...second, hazards, sure: isSure, choices }, spelt);
 	}
@@ -118,6 +144,10 @@ export function kindOf(name: string, readings: Readings = {}): Kind {
 		stems
 	);
 }
+
+/** Hazards that the name of a thing warns of, whatever its kind is said to be. @example warnedOf('toilet bleech') */
+export const warnedOf = (name: string): readonly Hazard[] =>
+	hazardsNamed(wordStems(withoutFigures(name)));
 
 /** Kinds to offer first for a name that is to be said, likeliest first. */
 export function kindChoices(name: string): readonly string[] {

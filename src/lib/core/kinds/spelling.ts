@@ -30,13 +30,17 @@ function wordsFrom(letter: string): readonly string[] {
 	return byLetter.get(letter) ?? [];
 }
 
+/** All words of the lexicon that a word is one slip away from, itself apart; none for short words. */
+export const slipsOf = (word: string): readonly string[] =>
+	word.length < MIN_LETTERS ? [] : wordsFrom(word[0]!).filter((known) => isOneSlip(word, known));
+
 /**
  * Gives the one word of the lexicon that an unknown word is a slip of; null: there is none, or more than one. The first
  * letter is taken to be right.
  * @example corrected('brocoli') // 'broccoli'
  */
 export function corrected(word: string): string | null {
-	if (word.length < MIN_LETTERS || isWord(word)) return null;
-	const near = wordsFrom(word[0]!).filter((known) => isOneSlip(word, known));
+	if (isWord(word)) return null;
+	const near = slipsOf(word);
 	return near.length === 1 ? near[0]! : null;
 }

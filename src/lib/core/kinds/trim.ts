@@ -13,6 +13,7 @@ export const TAIL = new Set([
 	'in',
 	'for',
 	'with',
+	'w',
 	'on',
 	'from',
 	'without',
