@@ -146,6 +146,8 @@ export function adviceText(advice: Advice): string {
 			return 'Mouldy. Soft food goes whole, without smelling at it; what is not food is washed and dried, or goes.';
 		case 'no-own-pack':
 			return 'Not in its own pack: nobody can tell what it is or how much is safe. Do not pour it away or mix it; take it to the collection point.';
+		case 'open-since':
+			return `Open, and nobody said since when. It usually keeps ${facts.life} days once open: use it first, or enter the day under Edit.`;
 		case 'child-reach':
 			return facts.lacking === 'lock'
 				? 'A small child can get at it here, and a catch is not enough. Put it above 1.5 m now, or lock this place.'

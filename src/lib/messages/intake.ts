@@ -1,4 +1,4 @@
-import type { DateKind } from '../core/clearing';
+import type { DateKind, Since } from '../core/clearing';
 import {
 	BRANCH_NAMES,
 	CATEGORIES,
@@ -16,6 +16,14 @@ export const DATE_KIND_WORDS: Readonly<Record<DateKind, string>> = {
 	thawed: 'thawed',
 	made: 'made',
 	'last-used': 'last used'
+};
+
+/** How long ago, as one says it at the fridge. */
+export const SINCE_WORDS: Readonly<Record<Since, string>> = {
+	today: 'Today',
+	yesterday: 'Yesterday',
+	days: '2–3 days ago',
+	longer: 'Longer'
 };
 
 /** States of a lot, as one says them. */

@@ -6,13 +6,16 @@ import {
 	looksLikeCode,
 	parseCode,
 	parseIntake,
+	sinceAsked,
 	splitItems,
+	withSince,
 	type CodeFacts,
 	type DateKind,
 	type IntakeContext,
 	type IntakeIssue,
 	type IntakeLine,
-	type IntakeResult
+	type IntakeResult,
+	type Since
 } from '../core/clearing';
 import type { CodeScanner, ProductDirectory } from '../core/devices';
 import type { Kind } from '../core/kinds';
@@ -44,11 +47,15 @@ interface Fixes {
 	readonly dates?: Readonly<Record<number, DateKind | null>>;
 	/** States that are not so. */
 	readonly notStates?: readonly LotState[];
+	/** Since when it is open or cooked. */
+	readonly since?: Since;
 }
 /** What was read of the line, with what was changed by hand. */
 export interface Understood extends IntakeResult {
 	/** Whether its kind was said by hand. */
 	readonly kindByHand: boolean;
+	/** The day that it lacks to be used in time, whether said by now or not; null: none. */
+	readonly asksSince: 'opened' | 'made' | null;
 }
 /** What was booked last, to be looked at and put right. */
 export interface Booked {
@@ -140,6 +147,14 @@ export class Intake {
 		this.#fixes = { ...this.#fixes, notStates: [...(this.#fixes.notStates ?? []), state] };
 	}
 
+	/** Says since when the thing on the line is open, or when it was cooked. */
+	setSince(since: Since): void {
+		this.#fixes = { ...this.#fixes, since };
+	}
+	get since(): Since | null {
+		return this.#fixes.since ?? null;
+	}
+
 	get #context(): IntakeContext {
 		const { dateOrder: order, readings } = this.#deps.store().home;
 		return { order, today: this.#deps.today(), readings };
@@ -149,9 +164,11 @@ export class Intake {
 		const dated = fixes.dates ? withDates(read.line, read.dates, fixes.dates) : read.line;
 		const states = dated.states.filter((state) => !fixes.notStates?.includes(state));
 		const kind: Kind = fixes.category ? this.#kindByHand(read, fixes.category) : read.kind;
+		const line = { ...dated, states, category: fixes.category ?? read.line.category };
 		return {
 			...read,
-			line: { ...dated, states, category: fixes.category ?? read.line.category },
+			line: fixes.since ? withSince(line, fixes.since, this.#deps.today()) : line,
+			asksSince: sinceAsked(line),
 			kind,
 			kindByHand: fixes.category !== undefined
 		};

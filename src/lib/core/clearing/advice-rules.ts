@@ -12,7 +12,7 @@ import {
 	type Verdict
 } from '../model';
 import { mayHold } from '../grouping';
-import { effectiveDate, lifeOf, SHORT_LIFE_DAYS } from '../rotation';
+import { effectiveDate, isUndatedOpen, lifeOf, openLifeDays, SHORT_LIFE_DAYS } from '../rotation';
 import { matchHome } from './match-sets';
 
 export interface Advice {
@@ -55,6 +55,7 @@ export type AdviceCode =
 	| 'leaking-hazard'
 	| 'spare'
 	| 'place-full'
+	| 'open-since'
 	| 'child-reach'
 	| 'pet-reach'
 	| 'gas-apart'
@@ -152,6 +153,12 @@ const dueSoon: Rule = ({ lot, thing, today }) => {
 		? advise('use-first', 2, 'due-soon', { on: date.on, days })
 		: null;
 };
+
+/** Open, and nobody has said since when. */
+const openSince: Rule = ({ lot, thing }) =>
+	isUndatedOpen(lot, thing)
+		? advise('use-first', 2, 'open-since', { life: openLifeDays(thing) ?? 0 })
+		: null;
 
 const keepWithCare: Rule = ({ lot }) => {
 	if (has(lot, 'dented')) return advise('use-first', 2, 'can-dent');
@@ -318,6 +325,7 @@ export const STATE_RULES: readonly Rule[] = [
 	effective,
 	keepWithCare,
 	dueSoon,
+	openSince,
 	allergen,
 	somebodyElses,
 	broken,

@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import type { Lot, LotState } from '../model';
 import { apply, bareKitchen, NOW, TODAY, tinyHome, withLines } from '../fixtures/tiny-home';
+import { kindOf, readingKey } from '../kinds';
+import { tellKind } from './correct';
 import {
 	adviseLot,
 	decide,
@@ -239,6 +241,39 @@ describe('advice', () => {
 		).toMatchObject({ code: 'hazard-apart', verdict: 'move' });
 	});
 	it('has nothing to say of what is well', () => expect(lotWith('penne bb 02/28')).toBeUndefined());
+});
+
+describe('lines as they are typed', () => {
+	it.each([
+		['honey half a jar', 0.5, 'honey', 'food.spreads'],
+		['jam 1/2 jar', 0.5, 'jam', 'food.spreads'],
+		['nearly full bottle ketchup', 1, 'ketchup', 'food.sauces'],
+		['3 saucepans w lids', 3, 'saucepans w lids', 'kitchen.pots'],
+		['4 baby bottles', 4, 'baby bottles', 'home.baby'],
+		['1 castor sugar', 1, 'castor sugar', 'food.baking'],
+		['1 caster suger', 1, 'caster suger', 'food.baking'],
+		['1 toilet bleech', 1, 'toilet bleech', 'kitchen.bleach']
+	])('%s', (text, count, name, category) =>
+		expect(read(text).line).toMatchObject({ count, name, category })
+	);
+	it('an end that is a date stays one', () =>
+		expect(read('milk 1/2/26').line).toMatchObject({ count: 1, printed: { on: '2026-02-01' } }));
+	it('what a person chooses takes no danger away that the name warns of', () => {
+		for (const [name, hazard] of [
+			['toilet bleech', 'bleach'],
+			['paracetmol', 'medicine'],
+			['drain cleaner', 'bleach']
+		] as const) {
+			expect(kindOf(name, { [readingKey(name)]: 'kitchen.cleaning' }).hazards).toContain(hazard);
+			const home = apply(
+				withLines(bareKitchen(), [`1 ${name}`], null),
+				(draft) => void tellKind(Object.keys(draft.things)[0]!, 'food.baking')(draft)
+			);
+			expect(Object.values(home.things)[0]!.hazards).toContain(hazard);
+		}
+		// A word that only hints gives way.
+		expect(kindOf('acid drops', { [readingKey('acid drops')]: 'food.snacks' }).hazards).toEqual([]);
+	});
 });
 
 describe('deciding', () => {

@@ -1,3 +1,4 @@
+export { SINCE, sinceAsked, withSince, type Since } from './since-when';
 export { parsePrintedDate, type DateOrder, type DateResult } from './parse-date';
 export { parseDay, type DayContext } from './parse-day';
 export {

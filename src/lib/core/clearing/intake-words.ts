@@ -157,7 +157,7 @@ export const STATE_WORDS: readonly StateWord[] = [
 	word(
 		'part-used',
 		'half full',
-		String.raw`(?:about )?(?:half|part|partly|quarter|third|two[ -]thirds|three[ -]quarters)[ -](?:full|empty|used|gone|left)|(?:nearly|almost) (?:empty|gone|finished)|started`
+		String.raw`(?:about )?(?:half|part|partly|quarter|third|two[ -]thirds|three[ -]quarters)[ -](?:full|empty|used|gone|left)|(?:(?:nearly|almost|mostly|still) )(?:full|empty|gone|finished)|(?:three|3)[ -]?\/?(?:quarters?|4)[ -]full|started`
 	),
 	word('thawed', 'thawed', String.raw`thawed|defrosted`),
 	word(

@@ -3,7 +3,7 @@ import type { LotState, Quantity } from '../model';
 import { isOfName, MAX_COUNT, takeCount, takeSize, type ReadCount } from './intake-counts';
 import { takeDates, type DateKind, type DateProblem, type ReadDate } from './intake-dates';
 import { Rest, type Reading } from './intake-rest';
-import { COUNT_WORDS, SAYS_NOTHING, STATE_WORDS } from './intake-words';
+import { COUNT_WORDS, PIECE_WORDS, SAYS_NOTHING, STATE_WORDS } from './intake-words';
 import { usualCount } from './pack-counts';
 import type { DateOrder } from './parse-date';
 
@@ -195,6 +195,13 @@ function splitPack(
 	return isFood || isKnownName(inside) ? { name: inside, packWord: word, text: word } : none;
 }
 
+const PART_BEHIND = new RegExp(
+	String.raw`^(.*\p{L}.*?)[\s,]+((?:half|1\s?/\s?[234]|[23]\s?/\s?[34]|[½¼¾⅓⅔])(?:\s+(?:of\s+)?an?)?)\s*(${PIECE_WORDS})\s*$`,
+	'iu'
+);
+/** Puts what part of a pack there is in front of the name: `jam 1/2 jar` is no jam of the first of February. */
+const partFirst = (text: string): string => text.replace(PART_BEHIND, '$2 $3 $1');
+
 const lastOf = (dates: readonly ReadDate[], kind: DateKind): string | null =>
 	dates.find((date) => date.kind === kind)?.on ?? null;
 
@@ -213,7 +220,7 @@ function printedOf(dates: readonly ReadDate[]): IntakeLine['printed'] {
  */
 export function parseIntake(text: string, context: IntakeContext): IntakeResult {
 	const issues: IntakeIssue[] = [];
-	const rest = new Rest(text);
+	const rest = new Rest(partFirst(text));
 	const place = rest.take(PLACE, 'place');
 	const owner = rest.take(OWNER, 'owner');
 	const batch = rest.take(BATCH, 'batch');

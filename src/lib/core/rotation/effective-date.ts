@@ -1,7 +1,7 @@
 import { isDraft } from 'immer';
 import { addDays, type Lot, type Thing } from '../model';
 import { keptChilled } from './cold';
-import { lifeOf } from './life';
+import { lifeOf, UNDATED_OPEN_DAYS } from './life';
 
 export interface EffectiveDate {
 	/** ISO date, the last good day. */
@@ -63,4 +63,26 @@ export function effectiveDate(lot: Lot, thing: Thing): EffectiveDate | null {
 	const date = computeDate(lot, thing);
 	known.set(lot, { thing, date });
 	return date;
+}
+
+/** Days that a thing usually keeps once opened, where it is kept; null: not known, or no limit. */
+export function openLifeDays(
+	thing: Pick<Thing, 'name' | 'needs' | 'lifeKey' | 'category'>
+): number | null {
+	const life = lifeOf(thing);
+	return (keptChilled(thing) ? life?.fridgeDays : (life?.openedDays ?? life?.fridgeDays)) ?? null;
+}
+
+/**
+ * Whether a lot is open, or part of a pack, and nobody has said since when, though it keeps for days or weeks only: it is
+ * used first until somebody does.
+ */
+export function isUndatedOpen(lot: Lot, thing: Thing): boolean {
+	const { openedOn, madeOn, frozenOn, thawedOn } = lot.dates;
+	if (openedOn || madeOn || thawedOn || frozenOn || !thing.category.startsWith('food.'))
+		return false;
+	const isPart = lot.unit === 'pack' && lot.count < 1;
+	if (!isPart && !lot.states.includes('open') && !lot.states.includes('part-used')) return false;
+	const days = openLifeDays(thing);
+	return days !== null && days <= UNDATED_OPEN_DAYS;
 }

@@ -1,5 +1,7 @@
 export { Life, LIFE_TABLE, lifeOf } from './life';
 export { isMedicine, medicinesOf, type MedicineLine, type NotGiven } from './medicines';
+export { isUndatedOpen, openLifeDays } from './effective-date';
+export { UNDATED_OPEN_DAYS } from './life';
 export { effectiveDate, type EffectiveDate } from './effective-date';
 export {
 	byFirstExpired,

@@ -21,6 +21,9 @@ export type Life = z.infer<typeof Life>;
 export const LIFE_TABLE: readonly Life[] = z.array(Life).parse(rows);
 const byKey = new Map(LIFE_TABLE.map((row) => [row.key, row]));
 
+/** What keeps longer than this once opened needs no day of opening to be used in time, days. */
+export const UNDATED_OPEN_DAYS = 31;
+
 /** Finds the life row of a thing: its own key, else its category's. Null when there is none. */
 export function lifeOf(thing: Pick<Thing, 'lifeKey' | 'category'>): Life | null {
 	return byKey.get(thing.lifeKey ?? categoryOf(thing.category).lifeKey ?? '') ?? null;

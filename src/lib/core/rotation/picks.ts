@@ -9,7 +9,7 @@ import {
 	type Lot,
 	type Thing
 } from '../model';
-import { effectiveDate, type EffectiveDate } from './effective-date';
+import { effectiveDate, isUndatedOpen, type EffectiveDate } from './effective-date';
 
 export interface Pick {
 	readonly lot: Lot;
@@ -101,8 +101,8 @@ const saidUseFirst = memoOn(['decisions'], (home): ReadonlySet<string> => {
 });
 
 /**
- * Lists what should be used within `days` (or is past its date), and what was decided to be used first whatever its
- * date; first to use on top.
+ * Lists what should be used within `days` (or is past its date), what was decided to be used first whatever its date, and
+ * what is open since nobody knows when; first to use on top.
  */
 export const useFirst = memoOn(
 	['lots', 'things', 'decisions'],
@@ -113,7 +113,7 @@ export const useFirst = memoOn(
 		for (const lot of stock(home)) {
 			const thing = home.things[lot.thingId];
 			const date = thing ? effectiveDate(lot, thing) : null;
-			if (thing && ((date && date.on <= last) || said.has(lot.id)))
+			if (thing && ((date && date.on <= last) || said.has(lot.id) || isUndatedOpen(lot, thing)))
 				found.push({ lot, thing, date, daysLeft: date ? daysBetween(today, date.on) : null });
 		}
 		return found.sort(byFirstExpired);
@@ -122,7 +122,8 @@ export const useFirst = memoOn(
 		if (changed.things || changed.decisions) return null;
 		const last = addDays(today, days);
 		const said = saidUseFirst(home);
-		const isIn = ({ lot, date }: Pick) => (date !== null && date.on <= last) || said.has(lot.id);
+		const isIn = ({ lot, thing, date }: Pick) =>
+			(date !== null && date.on <= last) || said.has(lot.id) || isUndatedOpen(lot, thing);
 		return carryPicks(home, result, changed.lots ?? [], today, isIn);
 	}
 );

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import X from '@lucide/svelte/icons/x';
-	import { DATE_KINDS, inStock, type DateKind } from '$lib/core/clearing';
+	import { DATE_KINDS, inStock, SINCE, type DateKind } from '$lib/core/clearing';
 	import { categoryOf, formatQuantity } from '$lib/core/model';
 	import { dateText } from '$lib/messages/clearing';
-	import { DATE_KIND_WORDS, STATE_NAMES } from '$lib/messages/intake';
+	import { DATE_KIND_WORDS, SINCE_WORDS, STATE_NAMES } from '$lib/messages/intake';
 	import { countText } from '$lib/messages/numbers';
 	import type { Intake, Understood } from '$lib/state/intake.svelte';
 	import KindSelect from './KindSelect.svelte';
@@ -84,6 +84,20 @@
 		onclick={() => intake.dropState(state)}><i>state</i>{STATE_NAMES[state]}<X size={16} /></button
 	>
 {/each}
+{#if read.asksSince}
+	<span class="since" role="group" aria-label="Since when?">
+		<b class:unsure={!intake.since}>{read.asksSince === 'made' ? 'Cooked when?' : 'Open since?'}</b>
+		{#each SINCE as since (since)}
+			<button
+				type="button"
+				class="chip"
+				class:pick={!intake.since}
+				aria-pressed={intake.since === since}
+				onclick={() => intake.setSince(since)}>{SINCE_WORDS[since]}</button
+			>
+		{/each}
+	</span>
+{/if}
 {#each [['owner', line.owner], ['place', line.place], ['batch', line.batch]] as const as [field, text] (field)}
 	{#if text}<button type="button" class="chip" onclick={() => onedit(typed(field))}
 			><i>{field}</i>{text}</button
@@ -117,6 +131,16 @@
 	.chip.unsure {
 		border-color: var(--color-primary);
 		border-style: dashed;
+	}
+	.since {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.4rem;
+	}
+	.since .chip[aria-pressed='true'] {
+		background: var(--color-base-content);
+		color: var(--color-base-100);
 	}
 	.chip.lost {
 		border-color: var(--color-error);
