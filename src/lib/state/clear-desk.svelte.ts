@@ -11,6 +11,7 @@ import {
 	planTarget,
 	tally,
 	undecidedLots,
+	visitStart,
 	type Advice
 } from '../core/clearing';
 import {
@@ -66,8 +67,8 @@ const EMPTY: readonly Advice[] = [];
 /** The pile of one place: what is to be decided next, what is advised and why, and what was decided. */
 export class ClearDesk {
 	readonly #deps: ClearDeskDeps;
-	/** Decisions of before this visit do not count as made now. */
-	readonly #since: string;
+	/** When the page was opened: what is decided from here on is in the tally, wherever it is. */
+	readonly #opened: string;
 	readonly #cut: Later<{ home: Home; nookId: string | null }, { over: number; of: number } | null>;
 	/** Looked at once a plan: what is decided meanwhile changes little, and the pile must not wait. */
 	readonly #keeping: Later<ZonePlan | undefined, ReadonlyMap<string, KeepingCost>>;
@@ -88,7 +89,7 @@ export class ClearDesk {
 
 	constructor(deps: ClearDeskDeps) {
 		this.#deps = deps;
-		this.#since = deps.since ?? deps.now();
+		this.#opened = deps.since ?? deps.now();
 		this.#chosen = deps.placeAsked ?? null;
 		this.#cut = new Later(
 			() => this.#cutInput(),
@@ -154,13 +155,34 @@ export class ClearDesk {
 		});
 	});
 	open = $derived.by((): ReadonlySet<string> => {
-		const all = undecidedLots(this.home, this.nookId, this.#since);
+		const all = undecidedLots(this.home, this.nookId, this.#since, this.#deps.today());
 		if (!this.#deps.meant) return new Set(all);
 		const own = new Set<string>(this.lots.map(({ id }) => id));
 		return new Set([...all].filter((id) => own.has(id)));
 	});
+	/** When the visit of the place at hand began: a reset's, else by its clock; empty: every decision counts. */
+	#since = $derived.by(() => this.#deps.since ?? visitStart(this.home, this.nookId));
+	/** What was decided on this visit here, and anywhere since the page was opened. */
 	get #made() {
-		return Object.values(this.home.decisions).filter(({ at }) => at >= this.#since);
+		return Object.values(this.home.decisions).filter(
+			({ at, nookId }) =>
+				at >= this.#opened || (nookId === this.nookId && this.nookId !== null && at >= this.#since)
+		);
+	}
+	/** All of what stands here is decided. */
+	get isDone(): boolean {
+		return this.lots.length > 0 && this.open.size === 0;
+	}
+	/** Begins a new visit of the place at hand: its things are asked about again, and the clock runs. */
+	beginAgain(plannedMin: number): void {
+		const { nook } = this;
+		if (!nook) return;
+		this.#deps.store().run(`start on ${nook.name}`, 'startSession', {
+			id: this.#deps.newId(),
+			nookId: nook.id,
+			plannedMin,
+			now: this.#deps.now()
+		});
 	}
 	/** What was decided on this visit, by lot. */
 	verdicts = $derived.by(

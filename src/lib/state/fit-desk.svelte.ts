@@ -2,9 +2,11 @@ import {
 	buyFirst,
 	elsewhereFor,
 	fitFingerprint,
+	fittable,
 	heightLeft,
 	keptFits,
 	keptOf,
+	pastIn,
 	standsBehind,
 	type Arrangement,
 	type ArrangementName,
@@ -31,6 +33,8 @@ export interface FitDeskDeps {
 	readonly newId: () => string;
 	/** ISO instant. */
 	readonly now: () => string;
+	/** ISO date. */
+	readonly today: () => string;
 	/** Says something in passing. */
 	readonly say: (words: string) => void;
 }
@@ -102,9 +106,18 @@ export class FitDesk {
 		});
 	}
 
+	/** The home without what is past its date: nothing is fitted for that. */
+	#home = $derived.by(() => fittable(this.#deps.store().home, this.#deps.today()));
 	get home(): Home {
-		return this.#deps.store().home;
+		return this.#home;
 	}
+	/** What would be here but is past its date; it is decided on in Clear. */
+	past = $derived.by((): readonly string[] => {
+		const { home } = this.#deps.store();
+		if (!this.nookId) return [];
+		const lots = pastIn(home, this.nookId, this.#deps.today());
+		return [...new Set(lots.map(({ thingId }) => home.things[thingId]?.name ?? ''))];
+	});
 	#plan = $derived.by(() => activePlan(this.home));
 	planned = $derived.by(
 		(): ReadonlySet<string> => new Set((this.#plan?.assignments ?? []).map(({ nookId }) => nookId))

@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
-import { counter, NOW, tinyHome } from '../core/fixtures/tiny-home';
+import { counter, NOW, TODAY, tinyHome } from '../core/fixtures/tiny-home';
 import { fitNook, fitTogether } from '../core/fitting';
 import { applyEdit, type Home } from '../core/model';
 import { adoptPlan, DEFAULT_PLACE, placeHome, toZonePlan } from '../core/zoning';
@@ -33,7 +33,14 @@ function desk(home: Home = planned) {
 			}),
 		cancel: vi.fn()
 	};
-	const made = new FitDesk({ store: store.get, runner, newId: counter('f'), now: () => NOW, say });
+	const made = new FitDesk({
+		store: store.get,
+		runner,
+		newId: counter('f'),
+		now: () => NOW,
+		today: () => TODAY,
+		say
+	});
 	return { store, desk: made, say, answer: () => waiting.splice(0).forEach((one) => one()) };
 }
 

@@ -324,16 +324,16 @@ describe('deciding', () => {
 		const home = withLines(bareKitchen(), ['penne', 'rice'], nookId);
 		const [first, second] = Object.keys(home.lots);
 		const after = apply(home, decide({ ...base, lotId: first!, verdict: 'keep' }));
-		expect(undecidedLots(after, nookId, NOW)).toEqual([second]);
+		expect(undecidedLots(after, nookId, NOW, TODAY)).toEqual([second]);
 	});
 	it('keeps what was moved without a place open on the table', () => {
 		const nookId = Object.keys(bareKitchen().nooks)[0]! as never;
 		const home = withLines(bareKitchen(), ['penne'], nookId);
 		const lotId = Object.keys(home.lots)[0]!;
 		const onTable = apply(home, decide({ ...base, lotId, verdict: 'move' }));
-		expect(undecidedLots(onTable, null, NOW)).toEqual([lotId]);
+		expect(undecidedLots(onTable, null, NOW, TODAY)).toEqual([lotId]);
 		const there = apply(home, decide({ ...base, lotId, verdict: 'move', toNookId: nookId }));
-		expect(undecidedLots(there, null, NOW)).toEqual([]);
+		expect(undecidedLots(there, null, NOW, TODAY)).toEqual([]);
 	});
 	it('sums a tally', () => {
 		const home = tinyHome();

@@ -1,7 +1,6 @@
 import {
 	dayOf,
 	decisionsOn,
-	lotsIn,
 	memoOn,
 	stock,
 	DecisionId,
@@ -102,27 +101,6 @@ export function decide(choice: Decide): Edit {
 		} else if (choice.verdict === 'move') lot.nookId = choice.toNookId;
 		else if (choice.verdict === 'back-stock' && choice.toNookId) lot.nookId = choice.toNookId;
 	};
-}
-
-/**
- * Finds what is still to be decided in a nook: stock without a decision since `since` (ISO instant).
- * With null it looks on the table, where what was moved without a place still waits for one.
- */
-export function undecidedLots(
-	home: Parameters<Edit>[0],
-	nookId: string | null,
-	since: string
-): string[] {
-	const done = new Set(
-		Object.values(home.decisions)
-			.filter(
-				(decision) => decision.at >= since && (nookId !== null || decision.verdict !== 'move')
-			)
-			.map((decision) => decision.lotId as string)
-	);
-	return lotsIn(home, nookId)
-		.filter((lot) => !done.has(lot.id))
-		.map((lot) => lot.id as string);
 }
 
 /** The place of a group in the plan in force, the first of several; null: it has none. */

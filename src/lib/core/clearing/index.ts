@@ -1,3 +1,4 @@
+export { undecidedLots, visitStart } from './visits';
 export { SINCE, sinceAsked, withSince, type Since } from './since-when';
 export { parsePrintedDate, type DateOrder, type DateResult } from './parse-date';
 export { parseDay, type DayContext } from './parse-day';
@@ -35,7 +36,6 @@ export {
 	decisionOrder,
 	pastByPlace,
 	planTarget,
-	undecidedLots,
 	VERDICT_KEYS,
 	type Decide
 } from './decide';

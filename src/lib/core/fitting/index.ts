@@ -8,6 +8,7 @@ export {
 	type Rect
 } from './floor';
 export { wantsOf, type Want } from './wants';
+export { fittable, pastIn, pastLots } from './past';
 export { roomOf, type Good, type NookRoom, type Packing } from '../standing';
 export { holdOptions } from './options';
 export { containersOf, type Holder, type HoldOption } from './hold-option';

@@ -1,10 +1,11 @@
 import { packInOrder, type ShelfProblem } from '../solvers/packing';
+import { NEVER } from '../standing';
 import { heldBy, type Block } from './blocks';
 import type { FloorPlace } from './floor';
 import { inInside, onFloor, type Laid } from './lay-out';
 
 /** What disorder costs, minor units: as much as a thing hidden in its own row, more behind what is another's. */
-const PRICES = { behindOwn: 40, behindOther: 90, apart: 60 };
+const PRICES = { behindOwn: 40, behindOther: 90, behindLater: 200, apart: 60 };
 /** Once a week is often enough to mind, a few times a year is minded a little. */
 const SELDOM = 0.3;
 const weightOf = (block: Block): number =>
@@ -12,6 +13,12 @@ const weightOf = (block: Block): number =>
 		1,
 		heldBy(block).reduce((sum, { usesPerWeek }) => sum + usesPerWeek, SELDOM)
 	);
+
+/** When the first of what a block holds is to be used up, as a number that rises with the date. */
+function dueOf(block: Block): number {
+	const due = heldBy(block).reduce((first, good) => (good.due < first ? good.due : first), NEVER);
+	return due === NEVER ? Infinity : Number(due.replaceAll('-', '') || 0);
+}
 
 /** How long an order is looked for: orders a block, at most so many, in so many runs. */
 const LOOKED_FOR = {
@@ -41,7 +48,8 @@ export function shelfOf({ floor, blocks, items }: Laid, seenFromAbove: boolean):
 			blocked: blocked.map((rect) => onFloor(floor, rect)),
 			heightMm: block.heightMm,
 			group: groups.indexOf(block.groupId),
-			weight: weightOf(block)
+			weight: weightOf(block),
+			due: dueOf(block)
 		};
 	});
 	return { width: floor.w, depth: floor.d, pieces, fromAbove: seenFromAbove, prices: PRICES };

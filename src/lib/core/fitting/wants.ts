@@ -22,6 +22,16 @@ export const isDecanted = (home: Home, group: Group | undefined): boolean =>
 /** Wine may lie; other drinks stand. */
 const LIES_IN_A_CRADLE = /\b(?:wine|sparkling)\b/i;
 
+/** What a thing does to others when both leak: bleach and drain cleaners give off gas with acids. */
+const reactionOf = ({ hazards }: Pick<Thing, 'hazards'>): 'acid' | 'bleach' | '' =>
+	hazards.includes('bleach') ? 'bleach' : hazards.includes('acid') ? 'acid' : '';
+
+/** Whether some of these things may never meet in one container. */
+const mustPart = (things: readonly Thing[]): boolean => {
+	const found = new Set(things.map(reactionOf));
+	return found.has('acid') && found.has('bleach');
+};
+
 /** Raw meat and fish, unfrozen. */
 export const isRaw = ({ hazards }: Pick<Thing, 'hazards'>): boolean => hazards.includes('raw-meat');
 
@@ -54,9 +64,10 @@ export function wantsOf(home: Home, nookId: string, lids: 'as-said' | 'apart' = 
 		const shares = placesOfLots(home, groupId, assignments).filter((s) => s.nookId === nookId);
 		const goods = goodsOf(shares);
 		const isClosed = lids === 'as-said' && group?.lids === 'on';
+		const isApart = mustPart(goods.map(({ thing }) => thing));
 		for (const good of isClosed ? withLidsOn(goods) : goods) {
 			const roles = rolesOf(good.thing, decants, group?.holder ?? null);
-			const key = roles.join(',');
+			const key = `${roles.join(',')}${isApart ? `/${reactionOf(good.thing)}` : ''}`;
 			const known = byRoles.get(key);
 			if (known) known.goods.push(good);
 			else byRoles.set(key, { roles, goods: [good] });

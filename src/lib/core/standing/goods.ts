@@ -1,5 +1,7 @@
 import type { Holding } from '../grouping';
 import { pieceVolumeMl, usesPerWeek, type Lot, type Thing } from '../model';
+// Not by the index of its folder, which asks this one how things stand.
+import { effectiveDate } from '../rotation/effective-date';
 
 /** So many pieces of one thing. */
 export interface Good {
@@ -15,9 +17,10 @@ export interface Good {
 	readonly lid?: Thing;
 }
 
-const NEVER = '9999';
-const dueOf = ({ states, dates }: Lot): string =>
-	states.includes('open') || dates.openedOn ? '' : (dates.printed?.on ?? NEVER);
+/** The date of what is never due. */
+export const NEVER = '9999';
+const dueOf = (lot: Lot, thing: Thing): string =>
+	lot.states.includes('open') || lot.dates.openedOn ? '' : (effectiveDate(lot, thing)?.on ?? NEVER);
 
 /** So many pieces of what a good is. */
 export const piecesOf = (good: Good, pieces: number): Good => ({
@@ -39,7 +42,7 @@ export function goodsOf(
 ): Good[] {
 	const counts = new Map<string, { thing: Thing; pieces: number; due: string }>();
 	for (const { thing, pieces, lot } of shares) {
-		const due = lot ? dueOf(lot) : NEVER;
+		const due = lot ? dueOf(lot, thing) : NEVER;
 		const known = counts.get(thing.id);
 		if (known) {
 			known.pieces += pieces;

@@ -1,4 +1,4 @@
-export { goodsOf, massOf, piecesOf, volumeOf, type Good } from './goods';
+export { goodsOf, massOf, NEVER, piecesOf, volumeOf, type Good } from './goods';
 export { pileOf, stacksByTwo } from './pile';
 export { clearIn, clearOf, roomOf, type Clear, type NookRoom, type Packing } from './room';
 export {

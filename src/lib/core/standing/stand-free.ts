@@ -193,7 +193,8 @@ export function standFree(
 		w,
 		d,
 		heightMm,
-		holds: [...holds.values()],
+		// From front to back: what is due first is taken first; else as they came.
+		holds: [...holds.values()].sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0)),
 		isDaily: [...holds.values()].some(({ usesPerWeek }) => usesPerWeek >= DAILY)
 	}));
 	return { lanes: pileUp(lanes, Math.min(clearMm, STAND_HIGH_MM)), tooLarge };

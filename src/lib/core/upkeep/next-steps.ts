@@ -1,5 +1,5 @@
 import { pastByPlace } from '../clearing';
-import { fitFingerprint } from '../fitting';
+import { fitFingerprint, fittable } from '../fitting';
 import { keptThings, looseThings, unknownThings } from '../grouping';
 import { countPast, shoppingList, useFirst } from '../rotation';
 import { containerLabels, isUnprinted, placeLabels } from '../marking';
@@ -129,7 +129,9 @@ export function nextSteps(home: Home, today: string): NextStep[] {
 			count: planned.size - fits.length
 		}
 	);
-	const stale = fits.filter((fit) => fit.fingerprint !== fitFingerprint(home, fit.nookId)).length;
+	const stale = fits.filter(
+		(fit) => fit.fingerprint !== fitFingerprint(fittable(home, today), fit.nookId)
+	).length;
 	add(stale > 0 && { stage: 'fit', code: 'fit-stale', count: stale });
 	const labels = plan ? labelsToPrint(home) : 0;
 	add(labels > 0 && { stage: 'mark', code: 'print-labels', count: labels });

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { estimatePlace } from '$lib/core/clearing';
 	import type { ClearDesk } from '$lib/state/clear-desk.svelte';
 
 	/** What is to be said of the pile as a whole: a decision against the advice, too much for the place, what needs no look. */
@@ -26,6 +27,14 @@
 		>
 	</p>
 {/if}
+{#if desk.isDone && desk.nookId}
+	<p class="note done" role="status">
+		<b>All decided here.</b>
+		<button class="btn" onclick={() => desk.beginAgain(estimatePlace(home, desk.nookId!).minutes)}
+			>Go through it again</button
+		>
+	</p>
+{/if}
 {#if desk.plain.length > 1}
 	<button class="btn btn-ghost mb-1" onclick={() => desk.keepPlain()} aria-keyshortcuts="Shift+K"
 		><kbd class="kbd kbd-sm with-keys" aria-hidden="true">⇧K</kbd>Keep the {desk.plain.length} with no
@@ -34,6 +43,9 @@
 {/if}
 
 <style>
+	.note.done {
+		border-left-color: var(--color-success);
+	}
 	.note {
 		display: flex;
 		flex-wrap: wrap;

@@ -8,6 +8,7 @@
 		proofText,
 		standsText
 	} from '$lib/messages/fitting';
+	import { listText } from '$lib/messages/numbers';
 	import type { FitDesk } from '$lib/state/fit-desk.svelte';
 
 	let { desk }: { desk: FitDesk } = $props();
@@ -52,6 +53,12 @@
 				>.
 			</p>
 		</section>
+	{/if}
+	{#if desk.past.length}
+		<p class="mb-3">
+			<b>Past its date, left out:</b>
+			{listText(desk.past, 6)}. <a class="link" href="/home/{home.id}/clear">Decide in Clear</a>.
+		</p>
 	{/if}
 	<h3>Containers</h3>
 	<ul class="mb-3">

@@ -8,6 +8,8 @@ export interface ShelfPiece extends StandingPiece {
 	readonly group: number;
 	/** How much it matters that it is seen, 0 to 1. */
 	readonly weight: number;
+	/** When it is to be used up, as any rising number; left out: never. */
+	readonly due?: number;
 }
 
 /** What disorder costs, in one unit of the caller's. */
@@ -16,6 +18,8 @@ export interface OrderPrices {
 	readonly behindOwn: number;
 	/** A piece wholly hidden by another group. */
 	readonly behindOther: number;
+	/** A piece wholly behind one of its own group that is to be used up later; left out: nothing. */
+	readonly behindLater?: number;
 	/** A group that stands in one more cluster than one. */
 	readonly apart: number;
 }
@@ -77,6 +81,24 @@ function hiddenCost(
 	return (piece.weight * (prices.behindOther * byOther + prices.behindOwn * byOwn)) / w;
 }
 
+/** What it costs that a piece is taken after one of its group that keeps longer, since that stands before it. */
+function laterCost(
+	at: number,
+	{ pieces, prices }: Pick<ShelfProblem, 'pieces' | 'prices'>,
+	rects: readonly Rect[]
+): number {
+	const { due = Infinity, group } = pieces[at]!;
+	if (!prices.behindLater || due === Infinity) return 0;
+	const { x, y, w } = rects[at]!;
+	const later: Span[] = [];
+	for (let i = 0; i < rects.length; i++) {
+		const rect = rects[i]!;
+		if (rect.y >= y || pieces[i]!.group !== group || (pieces[i]!.due ?? Infinity) <= due) continue;
+		later.push([rect.x, rect.x + rect.w]);
+	}
+	return later.length ? (prices.behindLater * coveredLength(x, x + w, later)) / w : 0;
+}
+
 const isBeside = (a: Rect, b: Rect): boolean =>
 	a.x - BESIDE_MM < b.x + b.w &&
 	b.x < a.x + a.w + BESIDE_MM &&
@@ -107,7 +129,7 @@ function clustersTooMany(pieces: readonly ShelfPiece[], rects: readonly Rect[]):
 
 /**
  * What the disorder of pieces at their places costs: each piece by the share of its width that what is about as high hides,
- * more where that is of another group, and each group by the clusters it stands in beyond the first.
+ * more where that is of another group, by what of its own group keeps longer and stands before it, and each group by the clusters it stands in beyond the first.
  * @example disorderOf(problem, places) // 0: all of it is seen, and what belongs together is side by side
  */
 export function disorderOf(
@@ -117,6 +139,8 @@ export function disorderOf(
 	const { pieces, fromAbove, prices } = problem;
 	const rects = places.map((place, i) => rectOf(pieces[i]!, place));
 	let cost = 0;
-	if (!fromAbove) for (let i = 0; i < rects.length; i++) cost += hiddenCost(i, problem, rects);
+	if (!fromAbove)
+		for (let i = 0; i < rects.length; i++)
+			cost += hiddenCost(i, problem, rects) + laterCost(i, problem, rects);
 	return cost + prices.apart * clustersTooMany(pieces, rects);
 }

@@ -3,7 +3,7 @@
 	import { untrack } from 'svelte';
 	import { toast } from 'svelte-sonner';
 	import { togetherText } from '$lib/messages/fitting';
-	import { now } from '$lib/state/clock.svelte';
+	import { now, today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
 	import { FitDesk } from '$lib/state/fit-desk.svelte';
 	import { newId } from '$lib/state/ids';
@@ -23,6 +23,7 @@
 		runner: createFitClient(),
 		newId,
 		now,
+		today,
 		say: (words) => void toast(words)
 	});
 	$effect(() => () => desk.leave());
