@@ -7,7 +7,7 @@ test('the household sets the rules: a lock taken away rules the sink out for cle
 	await openDemo(page, 'Walk');
 	await page.getByRole('button', { name: /^Under the sink, in/ }).click();
 	await page.getByRole('button', { name: 'Its cabinet' }).click();
-	await page.getByLabel('Has a lock or child catch').uncheck();
+	await page.getByLabel('Has a lock', { exact: true }).uncheck();
 	await saved(page);
 	await goTo(page, 'Place');
 	await solve(page);
@@ -26,7 +26,7 @@ test('people, pets and stations are entered where the survey is', async ({ page 
 	await household.getByLabel('Name of a person').fill('Tilda');
 	await household.getByRole('button', { name: 'Person' }).click();
 	await household.getByText('Tilda, adult').click();
-	const stature = household.getByLabel('Stature of Tilda');
+	const stature = household.getByLabel('Height of Tilda');
 	await stature.fill(`5' 2"`);
 	await stature.press('Enter');
 	await expect(stature).toHaveValue('1575 mm');

@@ -12,6 +12,7 @@ import {
 	resetWeeks,
 	spreadResets,
 	swapMoves,
+	firstDays,
 	usualResets,
 	WEEK_MINUTES,
 	type DueReset,
@@ -115,9 +116,12 @@ export class KeepDesk {
 	}
 	addUsual(): void {
 		const { usual } = this;
+		const days = firstDays(this.home, usual, this.#deps.today());
 		this.#do(
 			`${countText(usual.length, 'usual reset')} added`,
-			usual.map((reset) => command('addReset', this.#deps.newId(), reset))
+			usual.map((reset, i) =>
+				command('addReset', this.#deps.newId(), { ...reset, postponedTo: days[i]! })
+			)
 		);
 	}
 	/** Adds an empty one of the household's own, and opens it. */

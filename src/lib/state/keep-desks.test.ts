@@ -34,9 +34,17 @@ const keep = (home?: Home) => {
 
 describe('resets of a home', () => {
 	it('are added, spread, put off, left out and done, each with its notice', () => {
-		const { desk, said } = keep({ ...demo, resets: {} });
+		const { desk, said, store } = keep({ ...demo, resets: {} });
 		desk.addUsual();
 		expect(desk.usual).toEqual([]);
+		// From the first day on they are not all due at once.
+		expect(desk.due.filter(({ dueOn }) => dueOn === TODAY).length).toBeLessThan(3);
+		expect(new Set(desk.due.map(({ dueOn }) => dueOn)).size).toBeGreaterThan(5);
+		store.get().run(
+			'all today',
+			'postponeResets',
+			desk.due.map(({ reset }) => [reset.id, TODAY] as const)
+		);
 		expect(desk.spread.length).toBeGreaterThan(3);
 		desk.spreadOut();
 		expect(said.at(-1)).toMatch(/resets spread over the weeks/);

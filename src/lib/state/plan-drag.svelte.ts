@@ -8,6 +8,7 @@ export class PlanDrag {
 	readonly #store: () => HomeStore;
 	#item = $state.raw<PlanItem | null>(null);
 	#preview = $state.raw<Home | null>(null);
+	#taken: PlanItem | null = null;
 	#from: Point | null = null;
 	#by: Point = { x: 0, y: 0 };
 
@@ -34,15 +35,19 @@ export class PlanDrag {
 		this.#item = item;
 	}
 
-	/** Takes hold of an item at a point of the plan, mm. */
+	/**
+	 * Takes hold of an item at a point of the plan, mm. It is chosen only once it moves or is let go: what opens on the
+	 * press would lie under the finger that comes up.
+	 */
 	take(item: PlanItem, at: Point): void {
-		this.#item = item;
+		this.#taken = item;
 		this.#from = at;
 		this.#by = { x: 0, y: 0 };
 	}
 	/** Draws it to a point; nothing is stored yet. */
 	draw(at: Point): void {
-		if (!this.#from || !this.#item) return;
+		if (!this.#from || !this.#taken) return;
+		this.#item = this.#taken;
 		this.#by = { x: at.x - this.#from.x, y: at.y - this.#from.y };
 		const { home } = this.#store();
 		const move = dragPlanItem(home, this.#item, this.#by);
@@ -59,6 +64,7 @@ export class PlanDrag {
 	/** Lets it go without a move. */
 	cancel(): void {
 		this.#from = null;
+		this.#taken = null;
 		this.#preview = null;
 	}
 	/** Moves the chosen item by an exact vector, mm. */

@@ -1,5 +1,5 @@
 import { idsFrom, withStem } from '../model';
-import { addTemplate } from './templates';
+import { addTemplate, addUsualRoom } from './templates';
 import { acceptHidden } from './accept-hidden';
 import { fitCatch, fitLock, raiseShelf } from './raise-shelf';
 import { changeCabinet, changeNook, changeRoom, nameRun, nameStation } from './changes';
@@ -59,6 +59,7 @@ export const SURVEY_COMMANDS = {
 	addShelf: withStem(addShelf, idsFrom),
 	addUsualPerson,
 	addTemplate: withStem(addTemplate, idsFrom),
+	addUsualRoom: withStem(addUsualRoom, idsFrom),
 	addSocket,
 	bringPlaces: withStem(bringPlaces, idsFrom),
 	changeCabinet,

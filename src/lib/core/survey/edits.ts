@@ -130,17 +130,23 @@ export function addCabinet(runId: string, form: CabinetForm, newId: () => string
 	};
 }
 
-function standBefore(run: Home['runs'][string], offsetMm: number, form: CabinetForm): Point {
+const standBefore = (
+	run: Home['runs'][string],
+	offsetMm: number,
+	{ cabinet }: CabinetForm
+): Point => pointBefore(run, offsetMm + cabinet.widthMm / 2, cabinet.depthMm + 350);
+
+/** The point of the plan so far along a wall and so far in front of it, mm. */
+export function pointBefore(run: Home['runs'][string], s: number, t: number): Point {
 	const { along, towards } = runAxes(run);
-	const s = offsetMm + form.cabinet.widthMm / 2;
-	const t = form.cabinet.depthMm + 350;
 	return {
 		x: Math.round(run.from.x + along.x * s + towards.x * t),
 		y: Math.round(run.from.y + along.y * s + towards.y * t)
 	};
 }
 
-function addStation(
+/** Adds a station to a home that has none of its kind. */
+export function addStation(
 	draft: Home,
 	roomId: RoomId,
 	kind: StationKind,
@@ -150,6 +156,35 @@ function addStation(
 	if (Object.values(draft.stations).some((station) => station.kind === kind)) return;
 	const id = StationId.parse(newId());
 	draft.stations[id] = { id, kind, name: kind[0]!.toUpperCase() + kind.slice(1), roomId, at };
+}
+
+/** Two stations nearer than this lie on each other on the plan, mm. */
+const STATIONS_APART_MM = 500;
+const STATION_STEP_MM = 100;
+
+/**
+ * Finds where a new station is drawn in a room: the spot nearest to its middle that no other station is within half a
+ * metre of; in a room that is full of them, its middle. Ties from the top left.
+ */
+export function freeSpot(home: Pick<Home, 'rooms' | 'stations'>, roomId: string): Point {
+	const corners = home.rooms[roomId]?.outline ?? [];
+	const xs = corners.map(({ x }) => x);
+	const ys = corners.map(({ y }) => y);
+	const [left, right] = [Math.min(...xs), Math.max(...xs)];
+	const [top, bottom] = [Math.min(...ys), Math.max(...ys)];
+	const middle = { x: Math.round((left + right) / 2), y: Math.round((top + bottom) / 2) };
+	if (!corners.length) return { x: 0, y: 0 };
+	const others = Object.values(home.stations).map(({ at }) => at);
+	let best: Point | null = null;
+	let least = Infinity;
+	const edge = STATION_STEP_MM * 3;
+	for (let y = top + edge; y <= bottom - edge; y += STATION_STEP_MM)
+		for (let x = left + edge; x <= right - edge; x += STATION_STEP_MM) {
+			if (others.some((at) => Math.hypot(at.x - x, at.y - y) < STATIONS_APART_MM)) continue;
+			const far = Math.hypot(x - middle.x, y - middle.y);
+			if (far < least - 1e-9) [best, least] = [{ x, y }, far];
+		}
+	return best ?? middle;
 }
 
 /** Makes the edit that puts a station at a point of a room, or moves the one of its kind there. */

@@ -139,6 +139,7 @@ export {
 	addObstruction,
 	addRoom,
 	changeObstruction,
+	freeSpot,
 	nextOffsetMm,
 	placeStation,
 	removeCabinet,

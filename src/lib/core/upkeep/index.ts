@@ -1,3 +1,4 @@
+export { firstDays } from './first-resets';
 export { homeSummary, type HomeSummary } from './home-summary';
 export { hoursByStage, materialsCost, type WorkStage } from './hours';
 export { picturePair, picturePairs, type PicturePair } from './pictures';

@@ -10,6 +10,7 @@ import {
 	addReset,
 	beginReset,
 	finishReset,
+	firstDays,
 	foundOf,
 	inSeason,
 	looksAt,
@@ -29,6 +30,39 @@ import {
 const withUsual = (home: Home): Home =>
 	apply(home, ...usualResets(home).map((reset, i) => addReset(`usual-${i}`, reset)));
 const kinds = (home: Home) => usualResets(home).map(({ kind }) => kind);
+
+describe('the first days of new resets', () => {
+	it('are spread, medicines first, none later than its own interval', () => {
+		const drafts = usualResets(demoHome(NOW));
+		const bare = { ...demoHome(NOW), decisions: {}, sessions: {} };
+		const days = firstDays(bare, drafts, TODAY);
+		expect(new Set(days).size).toBeGreaterThan(drafts.length / 2);
+		expect(days.filter((day) => day === TODAY).length).toBeLessThan(3);
+		drafts.forEach(({ everyDays, kind }, i) => {
+			expect(days[i]! <= addDays(TODAY, everyDays)).toBe(true);
+			if (kind === 'medicines') expect(days[i]! <= addDays(TODAY, 14)).toBe(true);
+		});
+	});
+	it('come an interval after the place was gone through', () => {
+		const home = demoHome(NOW);
+		const [draft] = usualResets(home).filter(({ everyDays }) => everyDays > 30);
+		const nookId = draft!.nookIds[0]!;
+		const cleared = apply(home, (all) => {
+			all.sessions['s' as never] = {
+				id: 's',
+				nookId,
+				startedAt: `${TODAY}T08:00:00.000Z`,
+				endedAt: `${TODAY}T09:00:00.000Z`,
+				plannedMin: 30,
+				workedMin: 30,
+				runningSince: null,
+				things: 3,
+				strays: []
+			} as never;
+		});
+		expect(firstDays(cleared, [draft!], TODAY)).toEqual([addDays(TODAY, draft!.everyDays)]);
+	});
+});
 
 describe('the usual resets', () => {
 	it('come from what is where, and only once', () => {

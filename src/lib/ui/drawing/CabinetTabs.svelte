@@ -42,8 +42,11 @@
 	}
 	function up(id: string) {
 		if (moved) tabs.ondrop(id);
-		else tabs.onselect(id);
 		from = null;
+	}
+	/** Chosen on the click, the last that one press brings: the sheet that opens then gets none of it. */
+	function click(id: string) {
+		if (!moved) tabs.onselect(id);
 		moved = false;
 	}
 	function key(event: KeyboardEvent, id: string) {
@@ -73,6 +76,7 @@
 		onpointerdown={(event) => down(event, cabinet.id)}
 		onpointermove={(event) => move(event, cabinet.id)}
 		onpointerup={() => up(cabinet.id)}
+		onclick={() => click(cabinet.id)}
 		onpointercancel={() => {
 			from = null;
 			tabs.ondrop('');

@@ -29,9 +29,11 @@
 		{#if desk.people.length + desk.pets.length}
 			<ul class="mt-2" aria-label="Who lives there">
 				{#each desk.people as person (person.id)}
-					<li class="rule-top flex flex-wrap items-center gap-x-3">
+					<li
+						class="rule-top grid grid-cols-[1fr_auto] items-center gap-x-3 sm:grid-cols-[1fr_auto_auto]"
+					>
 						<input
-							class="input min-w-0 flex-1"
+							class="input min-w-0"
 							aria-label="Name of {person.name}"
 							value={person.name}
 							maxlength="80"
@@ -40,7 +42,7 @@
 								event.currentTarget.value = desk.home.people[person.id]?.name ?? '';
 							}}
 						/>
-						<span class="soft measure text-sm"
+						<span class="soft order-last col-span-2 pl-3 text-sm sm:order-none sm:col-span-1"
 							>{person.limits.seated
 								? 'sits'
 								: `about ${formatLength(person.statureMm, desk.home.units)}`}{person.limits.noClimb

@@ -35,9 +35,22 @@
 					? ', may not climb'
 					: ''}</summary
 			>
+			<label class="block text-sm font-semibold"
+				>Name<input
+					class="input font-normal"
+					maxlength="80"
+					value={person.name}
+					onchange={(event) => {
+						const typed = event.currentTarget.value.trim();
+						if (typed && typed !== person.name)
+							store.run(`name ${typed}`, 'changePerson', person.id, { name: typed });
+						event.currentTarget.value = store.home.people[person.id]?.name ?? '';
+					}}
+				/></label
+			>
 			<div class="grid grid-cols-2 gap-2 sm:grid-cols-3">
 				<LengthField
-					label="Stature of {person.name}"
+					label="Height of {person.name}"
 					units={home.units}
 					valueMm={person.statureMm}
 					onchange={(statureMm) =>

@@ -17,7 +17,7 @@
 	const STEP = 0.01;
 	const radius = $derived(natural.width / 90);
 
-	function point(event: PointerEvent) {
+	function point(event: MouseEvent) {
 		const box = surface!.getBoundingClientRect();
 		taps.scale = natural.width / box.width;
 		return {
@@ -94,7 +94,7 @@
 		aria-label="Corners on the picture: arrows move the cross, Enter sets a corner"
 		tabindex="0"
 		onkeydown={steer}
-		onpointerdown={(event) => taps.tap(point(event))}
+		onclick={(event) => taps.tap(point(event))}
 	>
 		<polygon points={path(0, 4)} class="sheet" />
 		<polygon points={path(4, 8)} class="opening" />

@@ -32,12 +32,15 @@
 	);
 
 	let start: { x: number; y: number } | null = null;
+	/** The press that ends moved something: its click chooses nothing. */
+	let dragged = false;
 	function down(event: PointerEvent, item: PlanItem) {
 		const at = svgPoint(event);
 		if (!at || event.button !== 0) return;
 		event.stopPropagation();
-		// A finger first chooses; only what is chosen follows it, so that the page can still be scrolled.
-		if (event.pointerType === 'touch' && !drag.isChosen(item)) return;
+		// A finger first chooses; only what is chosen, or too small to scroll by, follows it.
+		const follows = item.kind === 'station' || drag.isChosen(item);
+		if (event.pointerType === 'touch' && !follows) return;
 		(event.currentTarget as Element).setPointerCapture(event.pointerId);
 		start = { x: event.clientX, y: event.clientY };
 		drag.take(item, at);
@@ -50,9 +53,15 @@
 		if (at) drag.draw(at);
 	}
 	function up(item: PlanItem) {
-		if (start && drag.isDragging) drag.drop(`move ${planItemText(stored, item)}`);
-		else drag.choose(item);
+		dragged = start !== null && drag.isDragging;
+		if (dragged) drag.drop(`move ${planItemText(stored, item)}`);
+		else drag.cancel();
 		start = null;
+	}
+	/** Chosen on the click, the last that one press brings: what opens then gets none of it. */
+	function click(item: PlanItem) {
+		if (!dragged) drag.choose(item);
+		dragged = false;
 	}
 	function lost() {
 		start = null;
@@ -186,6 +195,7 @@
 		onpointerdown={(event) => down(event, item)}
 		onpointermove={move}
 		onpointerup={() => up(item)}
+		onclick={() => click(item)}
 		onpointercancel={lost}
 		onkeydown={(event) => key(event, item)}>{@render shape(item, font)}</g
 	>
@@ -281,6 +291,7 @@
 		cursor: grabbing;
 	}
 	.piece.corner,
+	.piece.station,
 	.piece.run-end {
 		touch-action: none;
 	}

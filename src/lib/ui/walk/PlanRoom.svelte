@@ -9,7 +9,7 @@
 		type Room,
 		type StationKind
 	} from '$lib/core/model';
-	import { cabinetsOn, USUAL_OBSTACLES, type PlanItem } from '$lib/core/survey';
+	import { cabinetsOn, freeSpot, USUAL_OBSTACLES, type PlanItem } from '$lib/core/survey';
 	import { planItemText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
 	import { newId } from '$lib/state/ids';
@@ -105,7 +105,7 @@
 			onclick={() =>
 				edit(
 					`${station} in ${name}`,
-					command('placeStation', room.id, station, { x: middle('x'), y: middle('y') }, newId())
+					command('placeStation', room.id, station, freeSpot(home, room.id), newId())
 				)}><Plus size={18} />Put it in</button
 		>
 	</div>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
 	import { parseLength } from '$lib/core/model';
+	import { TEMPLATES } from '$lib/core/survey';
 
 	import { lengthIssueText } from '$lib/messages/survey';
 	import { getHomeStore } from '$lib/state/context';
@@ -12,6 +13,9 @@
 	const store = $derived(getStore());
 	const home = $derived(store.home);
 	let room = $state({ name: 'Kitchen', width: '3600', depth: '2400' });
+	/** Key of the usual cabinets it begins with; empty: none. */
+	let cabinets = $state('');
+	const USUAL = TEMPLATES.filter(({ key }) => key !== 'cabinet');
 	let wrong = $state('');
 	function make(event: SubmitEvent) {
 		event.preventDefault();
@@ -23,6 +27,14 @@
 		if (Math.min(width.mm, depth.mm) < 600)
 			return void (wrong = `A room of ${room.width} × ${room.depth} is smaller than a cabinet. Check the unit.`);
 		wrong = '';
+		const own = { name: room.name.trim() || 'Room', widthMm: width.mm, depthMm: depth.mm };
+		if (cabinets) {
+			const before = new Set(Object.keys(home.rooms));
+			store.run(`room ${own.name}`, 'addUsualRoom', cabinets, own, newId());
+			const made = Object.keys(store.home.rooms).find((id) => !before.has(id));
+			if (made) onmade?.({ room: made, back: '', front: '' });
+			return;
+		}
 		const ids = {
 			room: newId(),
 			back: newId(),
@@ -30,12 +42,7 @@
 			left: newId(),
 			right: newId()
 		};
-		store.run(`room ${room.name}`, 'addRoom', {
-			name: room.name.trim() || 'Room',
-			widthMm: width.mm,
-			depthMm: depth.mm,
-			ids
-		});
+		store.run(`room ${own.name}`, 'addRoom', { ...own, ids });
 		onmade?.(ids);
 	}
 </script>
@@ -49,6 +56,14 @@
 	>
 	<label class="flex w-32 flex-col"
 		>Depth<input class="input measure" bind:value={room.depth} /></label
+	>
+	<label class="flex w-44 flex-col"
+		>Cabinets<select class="select" bind:value={cabinets}
+			><option value="">None yet</option>{#each USUAL as { key, name, what } (key)}<option
+					value={key}
+					title={what}>Usual for a {name.toLowerCase()}</option
+				>{/each}</select
+		></label
 	>
 	<button class="btn btn-primary"><Plus size={18} />Add the room</button>
 	{#if wrong}<p role="alert" class="w-full" style="color:var(--color-error)">{wrong}</p>{/if}

@@ -7,6 +7,7 @@
 	import { newId } from '$lib/state/ids';
 	import { MarkDesk } from '$lib/state/mark-desk.svelte';
 	import { inkOf } from '$lib/ui/drawing/tag-style';
+	import { SET_NAMES } from '$lib/messages/marking';
 	import { fileName, saveFile } from '$lib/ui/forms/save-file';
 	import Bench from '$lib/ui/frame/Bench.svelte';
 	import EmptyNote from '$lib/ui/frame/EmptyNote.svelte';
@@ -42,7 +43,8 @@
 			const { fontUrls, loadFonts, pagesPdf } = await import('$lib/ui/print/print-pdf');
 			const fonts = await loadFonts();
 			const pages = desk.pages();
-			const name = `${home.name} labels`;
+			// Two sets are two files.
+			const name = `${home.name} labels ${SET_NAMES[desk.set].toLowerCase()}`;
 			if (as === 'pdf') saveFile(fileName(name, 'pdf'), pagesPdf(pages, fonts), 'application/pdf');
 			else
 				pages.forEach((one, i) =>
