@@ -258,7 +258,7 @@ test('Fit: a budget of nothing is kept to, and words that are no sum are refused
 	const budget = panelOf(page).getByLabel(/^Budget/);
 	await budget.fill('a lot');
 	await budget.press('Enter');
-	await expect(panelOf(page).getByRole('alert')).toContainText('“a lot” is none');
+	await expect(panelOf(page).getByRole('alert')).toContainText('“a lot” is not one');
 	await budget.fill('0');
 	await budget.press('Enter');
 	await page.getByRole('button', { name: /^Fit the \d+ open places/ }).click();

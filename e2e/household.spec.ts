@@ -16,7 +16,7 @@ test('the household sets the rules: a lock taken away rules the sink out for cle
 		.getByRole('button', { name: /^Tag Cleaning in |CL\s*Cleaning$/ })
 		.first()
 		.click();
-	await expect(page.getByRole('button', { name: /^Under the sink: child’s reach/ })).toBeVisible();
+	await expect(page.getByRole('button', { name: /^Under the sink: needs a lock/ })).toBeVisible();
 });
 
 test('people, pets and stations are entered where the survey is', async ({ page }) => {

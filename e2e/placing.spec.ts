@@ -253,26 +253,23 @@ test('Place: the search for a proof can be stopped, and the plan stays', async (
 	expect(await panel.innerText()).toBe(before);
 });
 
-test('Place: a home with a toddler asks for a catch; fitted, the plan is better', async ({
+test('Place: a home with a toddler asks for a lock; fitted, the plan is better', async ({
 	page
 }, info) => {
 	await openGenerated(page, info, 'toddler');
 	await goTo(page, 'Place');
 	// Asked before anything is planned; here nobody has fitted it yet.
-	const asked = page.getByRole('region', { name: 'Child catches' });
-	await expect(asked.getByRole('listitem').first()).toContainText(/Sink cabinet\s+for .*Bleach/);
+	const asked = page.getByRole('region', { name: 'Child safety' });
+	await expect(asked.getByRole('listitem').first()).toContainText(/Sink cabinet: a lock\s+for .*Bleach/);
 	await solve(page);
 	const help = page.getByRole('region', { name: 'What would help most' });
 	await help.getByRole('button', { name: 'Find out' }).click();
-	const first = help.getByRole('listitem').first();
-	await expect(first).toContainText(
-		/A child catch on Sink cabinet\s+saves \d+ m of effort a week/,
-		{
-			timeout: 60_000
-		}
+	await expect(help.getByRole('listitem').filter({ hasText: 'Lock: Sink cabinet' })).toContainText(
+		/saves \d+ m of effort a week/,
+		{ timeout: 60_000 }
 	);
 	await expect(help.getByRole('button', { name: 'Stop' })).toHaveCount(0, { timeout: 60_000 });
-	await asked.getByRole('button', { name: 'Catch fitted on Sink cabinet' }).click();
+	await asked.getByRole('button', { name: 'Lock fitted: Sink cabinet' }).click();
 	await saved(page);
 	await expect(asked.getByRole('listitem').filter({ hasText: 'Sink cabinet' })).toHaveCount(0);
 	await solve(page);

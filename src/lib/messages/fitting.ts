@@ -268,7 +268,7 @@ export function togetherText(
 ): string {
 	const { fitted, not, purchase } = together;
 	if (purchase?.status === 'too-dear')
-		return 'Nothing fits this budget without buying more. Raise it, or fit places one by one with what the house has.';
+		return 'The budget is too low: even with what you own, some things need a container that costs more. Raise it, or let those things stand free.';
 	const done = `${countText(fitted, 'place')} fitted${not ? `, ${not} not` : ''}.`;
 	if (!purchase) return done;
 	const bought = purchase.lines.reduce((sum, { count }) => sum + count, 0);

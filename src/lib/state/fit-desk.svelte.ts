@@ -244,9 +244,29 @@ export class FitDesk {
 		if (arrangement && result && 'fingerprint' in result)
 			this.#keep(result.nookId, keptOf(arrangement), result.fingerprint);
 	}
-	/** Fits all that is open together: they share what the house has, and what is bought is chosen for the whole home. */
+	/** What is bought is to be chosen again for the whole home: it goes by another budget, price or stock, or is over the budget. */
+	get isPurchaseOpen(): boolean {
+		const { budgetMinor } = this;
+		const isOver = budgetMinor !== null && this.costMinor > budgetMinor;
+		return this.#fits.size > 0 && (isOver || this.home.settings.purchaseOpen);
+	}
+	/** The places that are fitted together: all, where the purchase is open again, else those without an arrangement. */
+	get toFit(): readonly string[] {
+		return this.isPurchaseOpen ? this.places.map(({ nook }) => nook.id) : this.open;
+	}
+	/** What the budget leaves for some places, when the others keep what they have; null: no ceiling. */
+	#leftFor(ids: readonly string[]): number | null {
+		const { home, budgetMinor } = this;
+		if (budgetMinor === null) return null;
+		const own = new Set(ids);
+		const others = Object.entries(home.fitPlans).filter(([, { nookId }]) => !own.has(nookId));
+		const lines = containerLines({ ...home, fitPlans: Object.fromEntries(others) });
+		const spent = lines.reduce((sum, line) => sum + (line.priceMinor ?? 0) * line.buy, 0);
+		return Math.max(0, budgetMinor - spent);
+	}
+	/** Fits what is to be fitted together: they share what the house has, and what is bought is chosen for the whole home. */
 	async fitAll(): Promise<void> {
-		const ids = this.open;
+		const ids = this.toFit;
 		if (!ids.length) return;
 		this.#together = null;
 		this.#round = { done: 0, of: ids.length };
@@ -372,7 +392,9 @@ export class FitDesk {
 		return (await this.#ask([nookId]))?.results[0] ?? null;
 	}
 	async #ask(nookIds: readonly string[]): Promise<FitAnswer | null> {
-		const answer = await this.job.start({ home: this.home, options: { nookIds } });
+		const { home } = this;
+		const settings = { ...home.settings, budgetMinor: this.#leftFor(nookIds) };
+		const answer = await this.job.start({ home: { ...home, settings }, options: { nookIds } });
 		return answer?.result ?? null;
 	}
 	/** Keeps what stands here as it was moved by hand, with what goes in and what it costs as before. */

@@ -195,6 +195,40 @@ describe('fitting a place', () => {
 		for (const { group: one, isDecanted } of fit.holders.pourable)
 			if (one.id === group.id) expect(isDecanted).toBe(true);
 	});
+	it('opens the whole purchase again when the budget, a price or the stock changes, and stays within the ceiling', async () => {
+		const { desk: fit, answer, store } = desk();
+		const all = async () => {
+			const asked = fit.fitAll();
+			answer();
+			await asked;
+		};
+		store.run('usual ones', 'addUsualKinds');
+		await all();
+		const places = fit.places.length;
+		expect(fit.isPurchaseOpen).toBe(false);
+		const before = fit.costMinor;
+		expect(before).toBeGreaterThan(0);
+		fit.setBudget(Math.floor(before / 2));
+		expect(fit.isPurchaseOpen).toBe(true);
+		expect(fit.toFit).toHaveLength(places);
+		await all();
+		expect(fit.costMinor).toBeLessThanOrEqual(Math.floor(before / 2));
+		expect(fit.isPurchaseOpen).toBe(false);
+		// What was bought as planned opens nothing; what was found in the loft does.
+		const [line] = fit.buying;
+		if (line?.kindId) {
+			store.run('bought', 'buyContainers', line.kindId, line.buy);
+			expect(fit.isPurchaseOpen).toBe(false);
+		}
+		const [kind] = Object.values(store.home.containerKinds);
+		store.run('found', 'setOwned', kind!.id, kind!.owned + 3);
+		expect(fit.isPurchaseOpen).toBe(true);
+		store.run('a price', 'saveKinds', [{ ...store.home.containerKinds[kind!.id]!, priceMinor: 1 }]);
+		await all();
+		expect(fit.isPurchaseOpen).toBe(false);
+		fit.setBudget(null);
+		expect(fit.isPurchaseOpen).toBe(true);
+	});
 	it('goes only to places of the plan', () => {
 		const { desk: fit, say, store } = desk();
 		const other = Object.keys(store.home.nooks).find((id) => !fit.planned.has(id))!;

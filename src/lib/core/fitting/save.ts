@@ -8,6 +8,7 @@ import {
 	type Edit,
 	type FitPlan,
 	type Group,
+	type Home,
 	type Placement
 } from '../model';
 import type { Arrangement, FitResult } from './fit';
@@ -74,18 +75,32 @@ export const keptFits = (results: readonly FitResult[]): KeptFit[] =>
 			: []
 	);
 
-/** Makes the edit that keeps the arrangements of several places at once. */
+/** Makes the edit that keeps the arrangements of several places at once. Of all places that have one, it settles the purchase. */
 export function keepArrangements(fits: readonly KeptFit[], now: string, stem: string): Edit {
-	return (draft) =>
+	return (draft) => {
 		fits.forEach(({ nookId, kept, fingerprint }, i) =>
 			keepArrangement(nookId, kept, fingerprint, now, `${stem}-${i}`)(draft)
 		);
+		const fitted = new Set(fits.map(({ nookId }) => nookId));
+		if (Object.values(draft.fitPlans).every(({ nookId }) => fitted.has(nookId)))
+			draft.settings.purchaseOpen = false;
+	};
+}
+
+/**
+ * Notes that what is bought for the whole home may be another choice now: what was fitted goes by another budget, price
+ * or stock. Where nothing is fitted yet there is nothing to choose again.
+ */
+export function openPurchase(draft: Pick<Home, 'settings' | 'fitPlans'>): void {
+	if (Object.keys(draft.fitPlans).length) draft.settings.purchaseOpen = true;
 }
 
 /** Makes the edit that says what containers may cost in all, in minor units; null: no ceiling. */
 export function setBudget(budgetMinor: number | null): Edit {
 	return (draft) => {
+		if (draft.settings.budgetMinor === budgetMinor) return;
 		draft.settings.budgetMinor = budgetMinor;
+		openPurchase(draft as Home);
 	};
 }
 

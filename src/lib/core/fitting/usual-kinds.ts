@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import rows from '../../../../data/container-kinds.json';
-import { ContainerKind, KindId, type Edit } from '../model';
+import { ContainerKind, KindId, type Edit, type Home } from '../model';
 import { checkKind } from './kind-checks';
+import { openPurchase } from './save';
 
 /** A row of the data: what most containers are is left out. */
 const Row = ContainerKind.omit({ owned: true, shop: true }).extend({
@@ -21,6 +22,7 @@ export const USUAL_KINDS: readonly ContainerKind[] = z
 export function addUsualKinds(): Edit {
 	return (draft) => {
 		for (const kind of USUAL_KINDS) draft.containerKinds[kind.id] ??= { ...kind };
+		openPurchase(draft as Home);
 	};
 }
 
@@ -28,7 +30,10 @@ export function addUsualKinds(): Edit {
 export function setOwned(kindId: string, owned: number): Edit {
 	return (draft) => {
 		const kind = draft.containerKinds[kindId];
-		if (kind) kind.owned = Math.max(0, Math.min(1000, Math.round(owned)));
+		const count = Math.max(0, Math.min(1000, Math.round(owned)));
+		if (!kind || kind.owned === count) return;
+		kind.owned = count;
+		openPurchase(draft as Home);
 	};
 }
 
@@ -74,12 +79,17 @@ const MOST_WORDS = 200;
 export function saveKinds(kinds: readonly ContainerKind[]): Edit {
 	return (draft) => {
 		for (const kind of kinds)
-			if (kind.name.trim() && !checkKind(kind).length)
+			if (kind.name.trim() && !checkKind(kind).length) {
 				draft.containerKinds[kind.id] = structuredClone(kind);
+				openPurchase(draft as Home);
+			}
 	};
 }
 
 /** Makes the edit that takes a kind out of the home; what stood in such containers is to be fitted again. */
 export function removeKind(kindId: string): Edit {
-	return (draft) => void delete draft.containerKinds[kindId];
+	return (draft) => {
+		delete draft.containerKinds[kindId];
+		openPurchase(draft as Home);
+	};
 }

@@ -40,6 +40,8 @@ export const Settings = z.strictObject({
 	}),
 	/** What containers may cost in all, in minor units; null: no ceiling. */
 	budgetMinor: z.int().min(0).max(1_000_000_000).nullable(),
+	/** The budget, a price or the stock of containers has changed since all places were fitted together. */
+	purchaseOpen: z.boolean().default(false),
 	shop: z.strictObject({
 		/** Days from one big shop to the next. */
 		everyDays: z.int().min(1).max(365),
@@ -98,6 +100,7 @@ export const DEFAULT_SETTINGS: Settings = {
 	lift: { aboveShoulderG: 3000, kneeToElbowG: 7000 },
 	play: { sideMm: 3, frontMm: 10, aboveMm: 30, overLipMm: 50, pipeMm: 10, fillShare: 0.8 },
 	budgetMinor: null,
+	purchaseOpen: false,
 	shop: { everyDays: 7, safetyWeeks: 0.5, runOutMinor: 150, budgetMinor: null, areas: [] },
 	labels: { viewingMm: 800, slipXMm: 0, slipYMm: 0, sheets: [] },
 	unusedMonths: 12,

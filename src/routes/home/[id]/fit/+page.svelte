@@ -2,6 +2,7 @@
 	import Boxes from '@lucide/svelte/icons/boxes';
 	import { untrack } from 'svelte';
 	import { toast } from 'svelte-sonner';
+	import { formatMoney } from '$lib/core/model';
 	import { togetherText } from '$lib/messages/fitting';
 	import { now, today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
@@ -48,7 +49,13 @@
 			>
 			<button class="btn" onclick={() => job.stop()}>Stop</button>
 		{:else if desk.places.length}
-			{#if desk.open.length}
+			{#if desk.isPurchaseOpen}
+				<button class="btn btn-primary" onclick={() => void desk.fitAll()}
+					><Boxes size={18} />Choose containers again{desk.budgetMinor === null
+						? ''
+						: `, within ${formatMoney(desk.budgetMinor, home.currency)}`}</button
+				>
+			{:else if desk.open.length}
 				<button class="btn" onclick={() => void desk.fitAll()}
 					><Boxes size={18} />{desk.open.length === 1
 						? 'Fit the open place'
