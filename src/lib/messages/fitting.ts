@@ -12,6 +12,7 @@ import {
 	type LeftOver,
 	type LookPrice,
 	type Nearest,
+	type NoJar,
 	type PartFor,
 	type ShelfMove,
 	type ShelfSetting,
@@ -109,6 +110,25 @@ export function missingHolderText(home: Home, nearest: Nearest | null): string {
 		? `None goes in here. The nearest, ${name}, is ${by}. ${advice}`
 		: `None takes it. ${home.things[nearest.thingId]?.name ?? ''} is ${by} for the nearest, ${name}. ${advice}`;
 }
+/** Says why a thing that was asked into a jar is in none, and what to do. */
+export function noJarText(home: Home, reason: NoJar): string {
+	const name = 'kindId' in reason ? (home.containerKinds[reason.kindId]?.name ?? 'jar') : '';
+	switch (reason.why) {
+		case 'none-known':
+			return 'No jar: none is listed in this style. Add one under Containers.';
+		case 'place':
+			return `No jar goes in here. The nearest, ${name}, is ${formatLength(Math.ceil(reason.over.shortMm), home.units)} too ${OVER_WORDS[reason.over.side]}.`;
+		case 'pack-larger':
+			return `No jar is large enough: a pack fills ${formatVolume(reason.needsMl)}, ${name} holds ${formatVolume(reason.holdsMl)}.`;
+		case 'pack-smaller':
+			return `No jar is small enough: a pack fills ${formatVolume(reason.needsMl)}, ${name} holds ${formatVolume(reason.holdsMl)} and would stay mostly empty.`;
+		case 'too-heavy':
+			return `In a jar it would weigh ${formatMass(reason.massG)}; here you can lift ${formatMass(reason.liftG)}. Choose a lower place.`;
+		case 'no-room':
+			return 'A jar would take it, but there is no room left here, or no money in the budget.';
+	}
+}
+
 /** Says what usually holds a group, and why the first of it does. */
 export function holdersText(roles: readonly ContainerRole[]): string {
 	const [first] = roles;

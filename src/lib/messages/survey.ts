@@ -56,6 +56,8 @@ export function surveyIssueText(issue: SurveyIssue, unit: LengthUnit): string {
 			return `It ends ${length(issue.byMm)} beyond its wall. Move it, or measure the wall again.`;
 		case 'cabinet-size':
 			return `An outer ${issue.side} of ${length(issue.mm)} cannot be. Check the unit and measure it again.`;
+		case 'places-overlap':
+			return `It overlaps “${issue.other}” by ${length(issue.byMm)}. Measure both again, or the cabinet.`;
 		case 'shelves-too-tall':
 			return `The shelves add up to ${length(issue.sumMm)}, but the cabinet is only ${length(issue.cabinetMm)} high.`;
 	}

@@ -1,12 +1,15 @@
 import {
 	holdersOf,
 	isDecanted,
+	isPoured,
 	isRaw,
 	lidsOf,
 	nearestHolder,
+	whyNoJar,
 	type Arrangement,
 	type LidsChoice,
-	type Nearest
+	type Nearest,
+	type NoJar
 } from '../core/fitting';
 import { categoryOf, thingsOf, type ContainerRole, type Group, type Home } from '../core/model';
 import type { HomeStore } from './home-store.svelte';
@@ -83,9 +86,31 @@ export class HolderDesk {
 			const thingIds = thingsOf(this.home, group.id)
 				.filter(({ category }) => categoryOf(category).holders.includes('jar'))
 				.map(({ id }) => id as string);
-			return thingIds.length ? [{ group, thingIds, isDecanted: isDecanted(this.home, group) }] : [];
+			const decants = isDecanted(this.home, group);
+			return thingIds.length
+				? [{ group, thingIds, isDecanted: decants, noJar: decants ? this.#noJars(group) : [] }]
+				: [];
 		})
 	);
+	/** What of a group was asked into jars, stands here, and is in none, each with the reason. */
+	#noJars(group: Group): readonly { readonly name: string; readonly reason: NoJar }[] {
+		const [shown, nookId] = [this.#deps.shown(), this.#deps.nookId()];
+		if (!shown || !nookId) return [];
+		const inJars = new Set(
+			shown.placements.flatMap(({ kindId, holds }) =>
+				this.home.containerKinds[kindId]?.role === 'jar' ? holds.map(({ thingId }) => thingId) : []
+			)
+		);
+		const here = [...shown.placements, ...shown.standing]
+			.filter(({ groupId }) => groupId === group.id)
+			.flatMap(({ holds }) => holds.map(({ thingId }) => thingId));
+		return [...new Set(here)].flatMap((id) => {
+			const thing = this.home.things[id];
+			if (!thing || inJars.has(id) || !isPoured(thing)) return [];
+			const reason = whyNoJar(this.home, nookId, id);
+			return reason ? [{ name: thing.name, reason }] : [];
+		});
+	}
 	/** Whether a group of this place is poured into jars: as said of it, else as the home does. */
 	setBoxes(groupId: string, boxes: Group['boxes']): void {
 		this.#deps

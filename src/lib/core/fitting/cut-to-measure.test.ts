@@ -28,7 +28,8 @@ const wantOf = (roles: Want['roles'], goods: readonly Good[]): Want => ({
 	usesPerWeek: 14,
 	roles,
 	goods,
-	isChosen: false
+	isChosen: false,
+	asksJars: false
 });
 const drawer = (widthMm: number, depthMm: number): Packing => {
 	const room: NookRoom = {

@@ -31,19 +31,20 @@ export const jarMl = ({ inner, shape }: ContainerKind): number =>
 /** A jar that is emptier than this is too large. */
 const LEAST_FULL = 0.35;
 
+/** Whether so much of something, ml, is what a jar is for: it takes all of it, and does not stay mostly empty. */
+export const isFilledBy = (kind: ContainerKind, needsMl: number): boolean =>
+	needsMl <= jarMl(kind) && needsMl >= jarMl(kind) * LEAST_FULL;
+
 /**
  * Pours goods into jars of one kind: a jar takes one whole shop pack, and only one thing is in it; packs beyond the first
  * stay as they are. Nothing is poured in on top of what is left: the older is used up first.
  */
 export function fillJars(kind: ContainerKind, goods: readonly Good[], options: FillOptions): Fill {
-	const room = jarMl(kind);
 	const containers: { holds: Good[]; massG: number; heightMm: number }[] = [];
 	const rest: Good[] = [];
 	for (const good of goods) {
-		const needs = contentsMl(good.thing);
 		const goes =
-			needs <= room &&
-			needs >= room * LEAST_FULL &&
+			isFilledBy(kind, contentsMl(good.thing)) &&
 			kind.massG + good.thing.massG <= options.mostG &&
 			kind.heightMm <= options.clearMm &&
 			containers.length < options.mostContainers;

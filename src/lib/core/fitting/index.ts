@@ -15,6 +15,8 @@ export { containersOf, type Holder, type HoldOption } from './hold-option';
 export { fillContainers, type Fill } from './contents';
 export type { Filled, FillOptions } from './filling';
 export { contentsMl, jarMl } from './decant';
+export { whyNoJar, type NoJar } from './why-no-jar';
+export { isPoured } from './wants';
 export { fitNook, type Arrangement, type FitResult, type LeftOver } from './fit';
 export { nearestHolder, type Nearest, type TooBig } from './too-big';
 export { fitRounds, fitTogether, type HomeFit } from './fit-home';

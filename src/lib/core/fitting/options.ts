@@ -95,6 +95,40 @@ const FIRST_KINDS = 4;
 /** Kinds tried for the rest. */
 const SECOND_KINDS = 4;
 
+/** More sizes of jar than this in one place are no row. */
+const MOST_JAR_KINDS = 4;
+/** Gives each thing its jar with as few kinds as do: always the one that takes most of what is left, then the cheapest. */
+function jarsFor(
+	kinds: readonly ContainerKind[],
+	goods: readonly Good[],
+	fillOf: (kind: ContainerKind, goods: readonly Good[]) => Fill,
+	have: (kind: ContainerKind) => number
+): { holders: { kind: ContainerKind; part: Fill }[]; rest: readonly Good[] } {
+	const holders: { kind: ContainerKind; part: Fill }[] = [];
+	let left: readonly Good[] = goods;
+	const more: Good[] = [];
+	while (left.length && holders.length < MOST_JAR_KINDS) {
+		let best: { kind: ContainerKind; part: Fill; cost: number } | null = null;
+		for (const kind of kinds) {
+			const part = fillOf(kind, left);
+			const count = part.containers.length;
+			const cost = Math.max(0, count - have(kind)) * kind.priceMinor;
+			const most = best?.part.containers.length ?? 0;
+			if (count > most || (count > 0 && count === most && cost < best!.cost))
+				best = { kind, part, cost };
+		}
+		if (!best) break;
+		holders.push({ kind: best.kind, part: best.part });
+		const poured = new Set(
+			best.part.containers.flatMap(({ holds }) => holds.map(({ thing }) => thing))
+		);
+		// Packs beyond the first stay as they are, and ask for no jar of another kind.
+		more.push(...best.part.rest.filter(({ thing }) => poured.has(thing)));
+		left = left.filter(({ thing }) => !poured.has(thing));
+	}
+	return { holders, rest: [...more, ...left] };
+}
+
 /**
  * Lists the ways to hold one want in a room, with what each costs beyond the containers still free in the house: as
  * many of one kind as it needs, fewer (as many as the house has, half) with the rest standing free, or with the rest in a
@@ -226,6 +260,21 @@ export function holdOptions(
 			if (kind.id === holder.kind.id) continue;
 			found.push(...heldAndWhole(rest, kind, fillOf(kind, rest), holder));
 		}
+	if (want.asksJars) {
+		const jars = jarsFor(
+			suits.filter(({ role }) => role === 'jar'),
+			want.goods,
+			(kind, goods) => fillOf(kind, goods),
+			have
+		);
+		if (jars.holders.length)
+			found.push(
+				held(
+					jars.holders.map(({ kind, part }) => holderOf(kind, part)),
+					jars.rest
+				)
+			);
+	}
 	return [
 		...withoutOneEach(found),
 		...waysFree(want.goods, clearIn(packing)).map((way, _, [shared]) =>

@@ -22,6 +22,7 @@ export const STYLES: Readonly<Record<ArrangementName, Style>> = {
 		disorder: 1,
 		lacks: (option) =>
 			looseCost(option) +
+			askedOf(option) +
 			containersOf(option).length * 5 +
 			rankOf(option) * 20 +
 			option.hidden * 50 +
@@ -35,6 +36,7 @@ export const STYLES: Readonly<Record<ArrangementName, Style>> = {
 		disorder: 3,
 		lacks: (option) =>
 			looseCost(option) * 3 +
+			askedOf(option) * 3 +
 			containersOf(option).length * 40 +
 			rankOf(option) * 120 +
 			option.hidden * 150 +
@@ -49,6 +51,7 @@ export const STYLES: Readonly<Record<ArrangementName, Style>> = {
 		lacks: (option) =>
 			option.floorMm2 / 100 +
 			looseCost(option) * 2 +
+			askedOf(option) * 2 +
 			rankOf(option) * 40 +
 			option.hidden * 40 +
 			option.parted * 60
@@ -62,6 +65,7 @@ export const styleCost = ({ money, lacks }: Style, option: HoldOption): number =
 /** What a way to hold a want lacks, whatever it costs. */
 export const discomfortOf = (option: HoldOption): number =>
 	looseCost(option) * 1.5 +
+	askedOf(option) * 1.5 +
 	containersOf(option).length * 10 +
 	rankOf(option) * 40 +
 	option.hidden * 60 +
@@ -102,6 +106,20 @@ function looseCost({ loose, want }: HoldOption): number {
 		const worth = WORTH_HOLDING[volumeMl / pieces < STANDS_WELL_ML ? 'small' : 'large'];
 		return sum + jumble * (worth.thing + worth.more * (Math.min(pieces, MANY) - 1));
 	}, 0);
+}
+
+/** A thing without the jar it was asked into, and jars of one kind more than one; minor units. */
+const WITHOUT_JAR = 3000;
+const JAR_KIND_MORE = 150;
+/** What it is worth that what was asked for is not so: each thing in its jar, and all jars of one kind. */
+function askedOf({ want, holders }: HoldOption): number {
+	if (!want.asksJars) return 0;
+	const jars = holders.filter(({ kind }) => kind.role === 'jar');
+	const poured = new Set(
+		jars.flatMap(({ containers }) => containers.flatMap(({ holds }) => holds.map((h) => h.thing)))
+	);
+	const without = want.goods.filter(({ thing }) => !poured.has(thing)).length;
+	return without * WITHOUT_JAR + Math.max(0, jars.length - 1) * JAR_KIND_MORE;
 }
 
 /** How far down the list of what suits the goods the worst of the kinds stands, 0 for the first. */

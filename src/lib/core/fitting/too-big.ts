@@ -17,7 +17,7 @@ export interface TooBig extends Over {
 }
 
 /** By how much a container does not go into a room; null: it does. */
-function overIn(kind: ContainerKind, room: NookRoom, sideMm: number): Over | null {
+export function overIn(kind: ContainerKind, room: NookRoom, sideMm: number): Over | null {
 	if (enters(kind, room, sideMm)) return null;
 	const { widthMm: w, depthMm: d } = outerOf(kind);
 	const [short, long] = kind.turn ? [Math.min(w, d), Math.max(w, d)] : [w, d];
@@ -94,7 +94,12 @@ export function nearestHolder(home: Home, nookId: string, groupId: string): Near
 			const kindId = kind.id;
 			if (over)
 				return [{ kindId, nearest: { kindId, why: 'container', over }, shortMm: over.shortMm }];
-			const things = goods.map(({ thing }) => ({ thing, over: thingOver(thing, kind, clearMm) }));
+			// What is poured has no width: whether it goes into a jar is a matter of litres (`whyNoJar`).
+			const things =
+				role === 'jar'
+					? []
+					: goods.map(({ thing }) => ({ thing, over: thingOver(thing, kind, clearMm) }));
+			if (role === 'jar') return [{ kindId, nearest: { kindId, why: 'no-room' }, shortMm: 0 }];
 			const [largest] = things.sort((a, b) => b.over.shortMm - a.over.shortMm);
 			if (!largest) return [];
 			const { thing, over: short } = largest;

@@ -1,4 +1,5 @@
 import { categoryOf, type ContainerRole, type Group, type Home, type Thing } from '../model';
+import { densityOf } from '../kinds';
 import { goodsOf, roomOf, type Good } from '../standing';
 import { placesOfLots } from '../zoning';
 import { suitsView } from './views';
@@ -13,11 +14,20 @@ export interface Want {
 	readonly goods: readonly Good[];
 	/** The household said what holds it: then it is held so, whatever it costs. */
 	readonly isChosen: boolean;
+	/** The household pours these into jars: each of them has one, wherever a jar goes in. */
+	readonly asksJars: boolean;
 }
 
 /** Whether what a group holds is poured into jars here. */
 export const isDecanted = (home: Home, group: Group | undefined): boolean =>
 	(group?.boxes ?? home.schools.boxes) === 'decant';
+
+/** Dry goods that are poured whatever they are called; of other kinds only what is known to pour. */
+const ALL_POURED = /^food\.(?:grains|pulses|breakfast)$/;
+/** Whether a thing has a jar of its own where one decants: its kind goes into jars, and it pours. */
+export const isPoured = ({ category, name, densityGPerMl }: Thing): boolean =>
+	categoryOf(category).holders.includes('jar') &&
+	(ALL_POURED.test(category) || densityGPerMl !== null || densityOf(name) !== undefined);
 
 /** Wine may lie; other drinks stand. */
 const LIES_IN_A_CRADLE = /\b(?:wine|sparkling)\b/i;
@@ -60,24 +70,27 @@ export function wantsOf(home: Home, nookId: string, lids: 'as-said' | 'apart' = 
 	for (const groupId of groupIds) {
 		const group = home.groups[groupId];
 		const decants = isDecanted(home, group);
-		const byRoles = new Map<string, { roles: ContainerRole[]; goods: Good[] }>();
+		const byRoles = new Map<string, { roles: ContainerRole[]; goods: Good[]; asksJars: boolean }>();
 		const shares = placesOfLots(home, groupId, assignments).filter((s) => s.nookId === nookId);
 		const goods = goodsOf(shares);
 		const isClosed = lids === 'as-said' && group?.lids === 'on';
 		const isApart = mustPart(goods.map(({ thing }) => thing));
 		for (const good of isClosed ? withLidsOn(goods) : goods) {
-			const roles = rolesOf(good.thing, decants, group?.holder ?? null);
-			const key = `${roles.join(',')}${isApart ? `/${reactionOf(good.thing)}` : ''}`;
+			const own = rolesOf(good.thing, decants, group?.holder ?? null);
+			const asksJars = decants && own.includes('jar') && isPoured(good.thing);
+			const roles = asksJars ? ['jar' as const, ...own.filter((role) => role !== 'jar')] : own;
+			const key = `${asksJars ? 'jars:' : ''}${roles.join(',')}${isApart ? `/${reactionOf(good.thing)}` : ''}`;
 			const known = byRoles.get(key);
 			if (known) known.goods.push(good);
-			else byRoles.set(key, { roles, goods: [good] });
+			else byRoles.set(key, { roles, goods: [good], asksJars });
 		}
-		for (const { roles, goods } of byRoles.values())
+		for (const { roles, goods, asksJars } of byRoles.values())
 			wants.push({
 				groupId,
 				roles,
 				goods,
 				isChosen: !!group?.holder && group.holder !== 'none',
+				asksJars,
 				usesPerWeek: Math.max(...goods.map((good) => good.usesPerWeek))
 			});
 	}

@@ -1,10 +1,14 @@
-import { memoOn, type Cabinet, type Nook } from '../model';
+import { memoOn, type Cabinet, type HomePart, type Nook } from '../model';
 import { checkCabinets } from './check-cabinets';
+import { overlapMm, stackedIn } from './restack';
 import type { SurveyIssue } from './survey-issue';
 import { nooksInOrder, type NookPlace } from './place';
 
 /** The way in may be larger than the inside by this much before it is called impossible, mm. */
 const OPENING_TOLERANCE_MM = 10;
+
+/** What rises out of its cabinet by less is a matter of measuring, mm. */
+const OUT_MM = 10;
 
 const SIDES = [
 	{ field: 'width', key: 'widthMm' },
@@ -81,8 +85,13 @@ function checkStacks(places: readonly NookPlace[]): SurveyIssue[] {
 		stacks.set(key, [...(stacks.get(key) ?? []), place]);
 	}
 	return [...stacks.values()].flatMap((stack) => {
-		const sumMm = stack.reduce((sum, { nook }) => sum + (nook.inside.heightMm ?? 0), 0);
 		const { nook, cabinet } = stack[0]!;
+		const heights = stack.reduce((sum, { nook }) => sum + (nook.inside.heightMm ?? 0), 0);
+		const topMm = Math.max(
+			...stack.map((each) => each.nook.at.zMm + (each.nook.inside.heightMm ?? 0))
+		);
+		// What rises out of the body is too tall with its boards, though the places alone might do.
+		const sumMm = topMm > cabinet.heightMm + OUT_MM ? topMm : heights;
 		return sumMm > cabinet.heightMm
 			? [
 					{
@@ -97,6 +106,27 @@ function checkStacks(places: readonly NookPlace[]): SurveyIssue[] {
 	});
 }
 
+/** Places of one cabinet that lie over each other, though they cannot be: each names the one below it. */
+function checkOverlaps(places: readonly NookPlace[], home: HomePart<'nooks'>): SurveyIssue[] {
+	return [...new Set(places.map(({ cabinet }) => cabinet.id))].flatMap((id) => {
+		const own = stackedIn(home, id);
+		return own.flatMap((nook, i) => {
+			const other = own.slice(0, i).find((one) => overlapMm(one, nook) > 0);
+			return other
+				? [
+						{
+							nookId: nook.id,
+							field: 'cabinet' as const,
+							code: 'places-overlap' as const,
+							other: other.name,
+							byMm: overlapMm(other, nook)
+						}
+					]
+				: [];
+		});
+	});
+}
+
 /** Lists every doubtful measurement of a home, in walking order. */
 export const checkSurvey = memoOn(
 	['nooks', 'cabinets', 'runs', 'rooms'],
@@ -105,6 +135,7 @@ export const checkSurvey = memoOn(
 		return [
 			...places.flatMap(({ nook, cabinet }) => checkNook(nook, cabinet)),
 			...checkStacks(places),
+			...checkOverlaps(places, home),
 			...checkCabinets(home)
 		];
 	}

@@ -15,6 +15,7 @@ import {
 	type StationKind
 } from '../model';
 import type { CabinetForm } from './forms';
+import { restack } from './restack';
 import { HANGS_FROM_MM, runAxes } from './place';
 import { dropPart, partOf } from './parts';
 
@@ -212,6 +213,7 @@ export function setInside(nookId: string, side: Side, mm: number): Edit {
 		nook.inside[side] = mm;
 		// A size that is typed over stands in the place of what was read.
 		nook.readings[side] = [];
+		restack(draft as Home, nook.cabinetId, nook.id);
 	};
 }
 

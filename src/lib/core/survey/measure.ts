@@ -1,5 +1,6 @@
 import { memoOn, type Edit, type Home, type HomePart, type Nook } from '../model';
 import type { Side } from './edits';
+import { restack } from './restack';
 
 /** Sides of one place that were read at once, mm. */
 export type SidesRead = Partial<Record<Side, number>>;
@@ -30,7 +31,9 @@ function read(nook: Nook, sides: SidesRead): void {
 export function takeSides(nookId: string, sides: SidesRead): Edit {
 	return (draft) => {
 		const nook = draft.nooks[nookId];
-		if (nook) read(nook, sides);
+		if (!nook) return;
+		read(nook, sides);
+		restack(draft as Home, nook.cabinetId);
 	};
 }
 
@@ -58,6 +61,7 @@ export function sameSize(nookId: string): Edit {
 		if (!from) return;
 		const sides = readOf(from as Nook);
 		for (const nook of alikeIn(draft as Home, nookId)) read(nook, sides);
+		restack(draft as Home, from.cabinetId);
 	};
 }
 
@@ -106,6 +110,7 @@ export function copyMeasures(fromId: string, toId: string): Edit {
 		}
 		const { widthMm, heightMm, depthMm } = from;
 		Object.assign(to, { widthMm, heightMm, depthMm });
+		restack(draft as Home, toId);
 	};
 }
 

@@ -1,5 +1,6 @@
-import type { Edit, Nook } from '../model';
+import type { Edit, Home, Nook } from '../model';
 import type { Side } from './edits';
+import { restack } from './restack';
 
 /** Readings that are wanted of each side: cabinets are seldom square. */
 export const READINGS = 3;
@@ -20,6 +21,7 @@ export function takeReading(nookId: string, side: Side, mm: number, index?: numb
 		const at = Math.min(index ?? readings.length, readings.length, READINGS - 1);
 		readings[at] = mm;
 		nook.inside[side] = smallest(readings);
+		restack(draft as Home, nook.cabinetId);
 	};
 }
 
@@ -30,6 +32,7 @@ export function setReadings(nookId: string, side: Side, readings: readonly numbe
 		if (!nook) return;
 		nook.readings[side] = readings.slice(0, READINGS);
 		nook.inside[side] = smallest(nook.readings[side]);
+		restack(draft as Home, nook.cabinetId);
 	};
 }
 

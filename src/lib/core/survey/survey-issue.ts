@@ -24,5 +24,6 @@ export type SurveyIssue = {
 			readonly side: 'width' | 'depth' | 'height';
 			readonly mm: number;
 	  }
+	| { readonly code: 'places-overlap'; readonly other: string; readonly byMm: number }
 	| { readonly code: 'shelves-too-tall'; readonly sumMm: number; readonly cabinetMm: number }
 );
