@@ -1,4 +1,5 @@
 import {
+	leastWidthMm,
 	outerOf,
 	type heightLeft,
 	type Arrangement,
@@ -227,13 +228,22 @@ export function overText(
 		readonly pieces: number;
 		readonly volumeMl: number;
 		readonly tooLarge?: LeftOver['tooLarge'];
-	}
+	},
+	/** Width that is still free here, mm; left out: not looked at. */
+	gapMm?: number
 ): string {
 	const thing = over.thingId ? home.things[over.thingId] : undefined;
 	if (!thing)
 		return `${home.groups[over.groupId]?.name ?? ''}: ${formatVolume(over.volumeMl)} over.`;
 	const what = `${over.pieces} × ${thing.name}`;
-	if (!over.tooLarge) return `${what}: no floor left.`;
+	if (!over.tooLarge) {
+		const needs = leastWidthMm(thing);
+		if (gapMm === undefined) return `${what}: no floor left.`;
+		const length = (mm: number) => formatLength(Math.round(mm), home.units);
+		return gapMm < needs
+			? `${what}: needs ${length(needs)} of width, and the widest gap is ${length(gapMm)}.`
+			: `${what}: the gap of ${length(gapMm)} is wide enough, but something stands in its depth.`;
+	}
 	const short = formatLength(over.tooLarge.shortMm, home.units);
 	return `${what}: ${short} too ${over.tooLarge.side === 'height' ? 'tall' : 'large'} here.`;
 }

@@ -1,7 +1,7 @@
 import { listText, signedText, tenthsText } from './numbers';
-import { type Lot } from '../core/model';
+import { type LengthUnit, type Lot } from '../core/model';
 import { type HardCode, type LotShare, type MoveCaution, type Price } from '../core/zoning';
-import { hardText } from './rules';
+import { hardText, overSizeText } from './rules';
 
 /**
  * Writes what is carried of a lot; `lot` is missing where an earlier step makes it.
@@ -73,6 +73,9 @@ const NO_SHORT: Readonly<Record<HardCode, string>> = {
 };
 const FULL_SHORT = { litres: 'full', run: 'too little floor', load: 'too heavy' } as const;
 
+const ruleText = (code: HardCode, over: Price['over'], units: LengthUnit) =>
+	over ? `${hardText(code)} ${overSizeText(over, units)}` : hardText(code);
+
 /** What a place would mean for the tag in hand, in a word on the drawing. */
 export interface PriceNote {
 	readonly text: string;
@@ -86,8 +89,18 @@ const AS_GOOD_M = 20;
  * Words a price: what it adds to the week over `least`, in metres. `isPlaced`: the tag has a good place already, and
  * is compared with that; else with the best it could have.
  */
-export function priceNote(price: Price, least: number, isPlaced: boolean): PriceNote {
-	if (price.hard) return { text: NO_SHORT[price.hard], tone: 'bad', why: hardText(price.hard) };
+export function priceNote(
+	price: Price,
+	least: number,
+	isPlaced: boolean,
+	units: LengthUnit
+): PriceNote {
+	if (price.hard)
+		return {
+			text: NO_SHORT[price.hard],
+			tone: 'bad',
+			why: ruleText(price.hard, price.over, units)
+		};
 	if (!price.fits)
 		return price.conflict
 			? { text: 'not together', tone: 'bad', why: hardText(price.conflict) }
@@ -98,9 +111,9 @@ export function priceNote(price: Price, least: number, isPlaced: boolean): Price
 }
 
 /** Says what is wrong with where a tag was put; null: nothing is. */
-export function droppedText(name: string, price: Price): string | null {
+export function droppedText(name: string, price: Price, units: LengthUnit): string | null {
 	if (price.hard)
-		return `${name}: ${hardText(price.hard)} Moved there anyway, and marked as breaking a rule.`;
+		return `${name}: ${ruleText(price.hard, price.over, units)} Moved there anyway, and marked as breaking a rule.`;
 	if (price.fits) return null;
 	return `${name}: ${hardText(price.conflict ?? 'over-capacity')} Moved there anyway.`;
 }

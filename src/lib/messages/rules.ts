@@ -1,12 +1,13 @@
-import { type Home } from '../core/model';
+import { formatLength, type Home, type LengthUnit } from '../core/model';
 import {
 	type BrokenRule,
 	type HardCode,
 	type Objection,
 	type RuleAgainst,
+	type SizeOver,
 	type SoftCode
 } from '../core/zoning';
-import { listText } from './numbers';
+import { capital, listText } from './numbers';
 
 /** Says why a group may not live in a nook. */
 export function hardText(code: BrokenRule['code']): string {
@@ -107,8 +108,13 @@ const PLAIN: ReadonlySet<HardCode> = new Set([
 export const tellingRules = (rules: readonly RuleAgainst[]): readonly RuleAgainst[] =>
 	rules.filter(({ code }) => !PLAIN.has(code)).slice(0, 2);
 
+/** Names what is too large for a place, and by how much. @example 'Milk is 5 mm too tall.' */
+export const overSizeText = ({ name, side, shortMm }: SizeOver, units: LengthUnit): string =>
+	`${capital(name)}: ${formatLength(Math.ceil(shortMm), units)} too ${side === 'height' ? 'tall' : 'large for the floor'}.`;
+
 /** Says which rule a plan breaks. */
-export const brokenText = (rule: BrokenRule): string => hardText(rule.code);
+export const brokenText = ({ code, over }: BrokenRule, units: LengthUnit): string =>
+	over ? `${hardText(code)} ${overSizeText(over, units)}` : hardText(code);
 
 /** Says what an organizer would object to in a place of a plan, and the way out. */
 export function reviewText({ code, groupIds }: Objection, home: Home): string {

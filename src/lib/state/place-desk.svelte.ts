@@ -253,7 +253,10 @@ export class PlaceDesk {
 			? 0
 			: Math.min(...prices.filter(({ fits }) => fits).map(({ extra }) => extra));
 		return new Map(
-			prices.map((price) => [price.nookId as string, priceNote(price, least, isPlaced)])
+			prices.map((price) => [
+				price.nookId as string,
+				priceNote(price, least, isPlaced, this.home.units)
+			])
 		);
 	});
 
@@ -303,7 +306,8 @@ export class PlaceDesk {
 		const group = this.home.groups[held.groupId];
 		if (!group) return this.letGo();
 		const price = this.#prices.find((other) => other.nookId === nookId);
-		const breach = price && held.nookId !== nookId ? droppedText(group.name, price) : null;
+		const breach =
+			price && held.nookId !== nookId ? droppedText(group.name, price, this.home.units) : null;
 		if (breach) this.#deps.say(breach);
 		if (held.nookId !== nookId)
 			this.#deps

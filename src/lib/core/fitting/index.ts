@@ -15,6 +15,7 @@ export { containersOf, type Holder, type HoldOption } from './hold-option';
 export { fillContainers, type Fill } from './contents';
 export type { Filled, FillOptions } from './filling';
 export { contentsMl, jarMl } from './decant';
+export { largestGapMm, leastWidthMm } from './largest-gap';
 export { whyNoJar, type NoJar } from './why-no-jar';
 export { isPoured } from './wants';
 export { fitNook, type Arrangement, type FitResult, type LeftOver } from './fit';

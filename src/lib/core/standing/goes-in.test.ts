@@ -5,6 +5,7 @@ import { DEFAULT_SETTINGS, mayLie, waysDown, type Thing } from '../model';
 import { baseAboveFloorMm, nooksInOrder, usableSpace } from '../survey';
 import { goesIn } from './goes-in';
 import { clearOf } from './room';
+import { shortfall } from './stand-free';
 
 const drawer = nooksInOrder(bareKitchen()).find(({ nook }) => nook.kind === 'drawer')!;
 const space = usableSpace(drawer.nook, baseAboveFloorMm(drawer), DEFAULT_SETTINGS);
@@ -22,6 +23,25 @@ describe('whether a thing goes in', () => {
 		expect(goesIn(thing('food.oils', [75, 75, 270]), clear)).toBe('too-tall');
 		expect(goesIn(thing('kitchen.appliances', [60, 60, 380], 'hand blender'), clear)).toBe('goes');
 		expect(goesIn(thing('kitchen.appliances', [60, 60, 380], 'kettle'), clear)).toBe('too-tall');
+	});
+	it('behind a bar takes what is as deep as the rail, and says by how much the rest is too large', () => {
+		const rail = {
+			...drawer.nook,
+			kind: 'fridge-door' as const,
+			inside: { widthMm: 500, depthMm: 100, heightMm: 350 },
+			opening: null,
+			obstructions: []
+		};
+		const measured = usableSpace(rail, 900, DEFAULT_SETTINGS);
+		if (!measured.ok) throw new Error('The rail is measured.');
+		const behindBar = clearOf(rail, measured, DEFAULT_SETTINGS.play);
+		const milk = (sideMm: number) => thing('food.dairy', [sideMm, sideMm, 240], 'milk');
+		expect(goesIn(milk(95), behindBar)).toBe('goes');
+		expect(goesIn(milk(105), behindBar)).toBe('too-wide');
+		expect(shortfall(milk(105), behindBar)).toEqual({ side: 'floor', shortMm: 5 });
+		// On a shelf, what stands in front would fall out.
+		const open = clearOf({ ...rail, kind: 'shelf' }, measured, DEFAULT_SETTINGS.play);
+		expect(goesIn(milk(95), open)).toBe('too-wide');
 	});
 	it('turns what is long one way', () => {
 		const { widthMm, depthMm } = clear;

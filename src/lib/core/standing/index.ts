@@ -12,3 +12,4 @@ export {
 export { goesIn, type GoesIn } from './goes-in';
 export { freeFrontMm, frontTaken, type FrontTaken } from './floor-taken';
 export { liftOf } from './lift';
+export { shortfall } from './stand-free';

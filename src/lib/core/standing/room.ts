@@ -65,14 +65,21 @@ const sidesOf = ({ inside, pictured }: Nook, { passes }: Measured): Sides => ({
 	passHeightMm: passes.heightMm
 });
 
+/** Behind a bar nothing falls out: things stand as deep as the rail is. */
+const BARRED: ReadonlySet<Nook['kind']> = new Set(['fridge-door', 'door', 'rail']);
+/** What stays free in front of things in a place, mm. */
+const frontOf = ({ kind }: Pick<Nook, 'kind'>, { frontMm }: Settings['play']): number =>
+	BARRED.has(kind) ? 0 : frontMm;
+
 const isSeenFromAbove = (nook: Nook): boolean => isPullOut(nook) || nook.kind.startsWith('chest-');
 
 /** One record for all places that are alike, so that what is known of a thing in one is known in all. */
 const alike = new Map<string, Clear>();
 
 /** What stands free in a measured nook keeps to this. */
-export function clearOf(nook: Nook, space: Measured, { frontMm }: Settings['play']): Clear {
+export function clearOf(nook: Nook, space: Measured, play: Settings['play']): Clear {
 	const seenFromAbove = isSeenFromAbove(nook);
+	const frontMm = frontOf(nook, play);
 	const clear = clearIn({ room: sidesOf(nook, space), frontMm, seenFromAbove });
 	const key = Object.values(clear).join('/');
 	const same = alike.get(key);
@@ -112,7 +119,7 @@ export function roomOf(home: Home, nookId: string): Packing | null {
 		boxes: blockedBoxes(nook, play.pipeMm),
 		seenFromAbove,
 		inLayers: nook.kind === 'chest-layer',
-		frontMm: play.frontMm,
+		frontMm: frontOf(nook, play),
 		sideMm: play.sideMm
 	};
 }

@@ -84,19 +84,21 @@ function bestColumn(
 	return best;
 }
 
-/** By how much the best way to stand a thing falls short. */
-function shortOf(good: Good, { widthMm, depthMm, heightMm }: Clear): TooLarge {
-	const ways = waysDown(good.thing);
+/** By how much the best way to stand a thing falls short: in height, else of the floor, mm. */
+export function shortfall(
+	thing: Pick<Thing, 'name' | 'category' | 'piece'>,
+	{ widthMm, depthMm, heightMm }: Clear
+): Omit<TooLarge, 'good'> {
+	const ways = waysDown(thing);
 	const low = ways.filter(({ upMm }) => upMm <= heightMm);
 	if (!low.length)
 		return {
-			good,
 			side: 'height',
 			shortMm: Math.ceil(Math.min(...ways.map(({ upMm }) => upMm)) - heightMm)
 		};
 	const [short, long] = [Math.min(widthMm, depthMm), Math.max(widthMm, depthMm)];
 	const over = low.map(({ narrowMm, longMm }) => Math.max(narrowMm - short, longMm - long));
-	return { good, side: 'floor', shortMm: Math.max(1, Math.ceil(Math.min(...over))) };
+	return { side: 'floor', shortMm: Math.max(1, Math.ceil(Math.min(...over))) };
 }
 
 /** Rows while they are filled. */
@@ -150,7 +152,7 @@ export function standFree(
 	const tooLarge: TooLarge[] = [];
 	const standing = goods.flatMap((good) => {
 		const column = clearMm > 0 && depthMm > 0 ? columnOf(good.thing, clear) : null;
-		if (!column) tooLarge.push(shortOf(good, clear));
+		if (!column) tooLarge.push({ good, ...shortfall(good.thing, clear) });
 		return column ? [{ good, column }] : [];
 	});
 	// Wide rows first; of equal ones what is used more, so that it comes to the front of a shared row.

@@ -11,16 +11,10 @@ export const hasToddler = memoOn(['people'], (home) =>
  * What can kill a small child in one go: a catch holds it up for a minute, so these take a lock, or a height that it does
  * not climb to. What nobody has said the kind of yet may be anything.
  */
-const LOCKED: readonly Hazard[] = [
-	'cleaner',
-	'bleach',
-	'acid',
-	'medicine',
-	'flammable',
-	'unknown'
-];
+const LOCKED: readonly Hazard[] = ['cleaner', 'bleach', 'acid', 'medicine', 'flammable', 'unknown'];
 /** Swallowed, a button battery burns through within two hours. */
-const BUTTON_CELLS = /\b(?:button|coin)[ -]?(?:cells?|batter)|\b(?:cells?|batter\w*)\b.*\b(?:button|coin)\b|\b(?:cr|lr|sr)\d{2,4}\b/i;
+const BUTTON_CELLS =
+	/\b(?:button|coin)[ -]?(?:cells?|batter)|\b(?:cells?|batter\w*)\b.*\b(?:button|coin)\b|\b(?:cr|lr|sr)\d{2,4}\b/i;
 /** What is high enough is not reached; else a catch does. */
 const CAUGHT_HIGH: readonly Hazard[] = ['alcohol'];
 const CAUGHT_LOW: readonly Hazard[] = ['sharp', 'choking'];
@@ -30,7 +24,10 @@ export const isDeadly = ({ hazards, things }: Pick<GroupFigures, 'hazards' | 'th
 	LOCKED.some((one) => hazards.has(one)) || things.some(({ name }) => BUTTON_CELLS.test(name));
 
 /** What keeps a place shut: a lock counts for its cabinet and for itself alike. */
-export function guardOf({ cabinet, nook }: Pick<NookPlace, 'cabinet' | 'nook'>): 'lock' | 'catch' | null {
+export function guardOf({
+	cabinet,
+	nook
+}: Pick<NookPlace, 'cabinet' | 'nook'>): 'lock' | 'catch' | null {
 	if (cabinet.lockable || nook.locked) return 'lock';
 	return cabinet.childCatch || nook.childCatch ? 'catch' : null;
 }

@@ -1,3 +1,4 @@
+import { goesIn, shortfall } from '../standing';
 import type { Assignment as SavedAssignment } from '../model';
 import type { ReachBand } from '../survey';
 import { DIMENSIONS, type ZoneModel } from './build';
@@ -54,8 +55,34 @@ export interface Price {
 	readonly fits: boolean;
 	/** What of the place is short for it, were nothing in the way otherwise; null: nothing is. */
 	readonly short: (typeof DIMENSIONS)[number] | null;
+	/** What is too large for the place, where its size is what keeps it out; null: it is not. */
+	readonly over: SizeOver | null;
 	/** Change of the whole plan's weekly effort; NaN when a hard rule forbids it. */
 	readonly extra: number;
+}
+
+/** The thing that is too large for a place by most, and by how much, mm. */
+export interface SizeOver {
+	readonly name: string;
+	readonly side: 'height' | 'floor';
+	readonly shortMm: number;
+}
+
+const BY_SIZE: ReadonlySet<HardCode | null> = new Set(['too-tall', 'too-wide']);
+/** By how much the largest thing of some parts does not go into a nook; null where no one thing is to blame. */
+function overAt(
+	{ parts: all, clears }: ZoneModel,
+	parts: readonly number[],
+	n: number,
+	hard: HardCode | null
+): SizeOver | null {
+	const clear = clears[n];
+	if (!clear || !BY_SIZE.has(hard)) return null;
+	const overs = parts
+		.flatMap((g) => all[g]!.figures.held)
+		.filter((thing) => goesIn(thing, clear) !== 'goes')
+		.map((thing): SizeOver => ({ name: thing.name, ...shortfall(thing, clear) }));
+	return overs.sort((a, b) => b.shortMm - a.shortMm || (a.name < b.name ? -1 : 1))[0] ?? null;
 }
 
 /** Loads a saved plan on a model, for prices and reasons. */
@@ -114,11 +141,12 @@ export function pricesFor(model: ZoneModel, layout: Layout, parts: readonly numb
 			: clashOf(ofParts, kindsIn(n));
 		const nookId = place.nook.id;
 		const short = shortAt(model, layout, parts, n);
+		const over = overAt(model, parts, n, hard);
 		if (!parts.every((g) => isOpen(g, n)))
-			return { nookId, hard, conflict, fits: false, short, extra: NaN };
+			return { nookId, hard, conflict, fits: false, short, over, extra: NaN };
 		const { sum, fits } = put(() => n);
 		lift();
-		return { nookId, hard, conflict, fits, short, extra: sum - here };
+		return { nookId, hard, conflict, fits, short, over, extra: sum - here };
 	});
 	parts.forEach((g, i) => layout.place(g, homes[i]!));
 	layout.objective = before;
@@ -295,6 +323,8 @@ export interface BrokenRule {
 	readonly groupId: string;
 	readonly nookId: string;
 	readonly code: HardCode | 'over-capacity' | ClashCode | 'apart';
+	/** What is too large there, where that is the rule; left out: it is not. */
+	readonly over?: SizeOver | null;
 }
 
 /** Those of the broken rules that a group breaks in a nook: on its own account, or with all that stands there. */
@@ -330,7 +360,8 @@ export function brokenRules(model: ZoneModel, assignment: Assignment): BrokenRul
 		return {
 			groupId: model.parts[found.part]!.figures.groupId,
 			nookId,
-			code: model.cells[found.part * N + found.nook]!.hard!
+			code: model.cells[found.part * N + found.nook]!.hard!,
+			over: overAt(model, [found.part], found.nook, model.cells[found.part * N + found.nook]!.hard)
 		};
 	});
 	// A nook may be over-full in several ways, and hold several parts of a group.

@@ -32,7 +32,8 @@ export {
 	type FreeSpace,
 	type PlaceReason,
 	type PlanTotals,
-	type Price
+	type Price,
+	type SizeOver
 } from './explain';
 export { noteProof, provePlan, type PlanProof, type ProvePlanOptions } from './prove-plan';
 export { whyAstray } from './scene';

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { largestGapMm } from '$lib/core/fitting';
 	import { formatLength, formatMass, formatMoney } from '$lib/core/model';
 	import {
 		filledText,
@@ -13,6 +14,9 @@
 
 	let { desk }: { desk: FitDesk } = $props();
 	const home = $derived(desk.home);
+	const gapMm = $derived(
+		desk.shown && desk.nookId ? largestGapMm(home, desk.nookId, desk.shown) : 0
+	);
 	const length = (mm: number) => formatLength(mm, home.units);
 </script>
 
@@ -28,7 +32,7 @@
 				{#each desk.shown.leftOver as over (`${over.groupId}/${over.thingId}`)}
 					{@const others = over.thingId ? desk.elsewhere(over.thingId) : undefined}
 					<li class="py-0.5">
-						{overText(home, over)}
+						{overText(home, over, gapMm)}
 						{#if over.thingId && others === undefined}<button
 								class="link min-h-11"
 								onclick={() => desk.lookElsewhere(over.thingId!)}

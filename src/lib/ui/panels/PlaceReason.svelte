@@ -54,7 +54,9 @@
 {#if wrong.length}
 	<p><b>{nookName(nookId)}</b></p>
 	<ul class="mb-2 text-error">
-		{#each wrong as rule (`${rule.code}/${rule.groupId}`)}<li>{brokenText(rule)}</li>{/each}
+		{#each wrong as rule (`${rule.code}/${rule.groupId}`)}<li>
+				{brokenText(rule, home.units)}
+			</li>{/each}
 	</ul>
 {/if}
 {#if reason}

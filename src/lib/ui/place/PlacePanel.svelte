@@ -108,7 +108,8 @@
 		<ul>
 			{#each desk.week.broken as rule, i (i)}<li class="py-1">
 					<b>{home.groups[rule.groupId]?.name}</b> in {home.nooks[rule.nookId]?.name}: {brokenText(
-						rule
+						rule,
+						home.units
 					)}
 				</li>{/each}
 		</ul>
