@@ -4,6 +4,7 @@ import type { Lot, LotState } from '../model';
 import { apply, bareKitchen, NOW, TODAY, tinyHome, withLines } from '../fixtures/tiny-home';
 import { kindOf, readingKey } from '../kinds';
 import { tellKind } from './correct';
+import { traitsOf } from './traits';
 import {
 	adviseLot,
 	decide,
@@ -271,6 +272,9 @@ describe('lines as they are typed', () => {
 			);
 			expect(Object.values(home.things)[0]!.hazards).toContain(hazard);
 		}
+		// A known name is only what it is: tablets of a cleaner are no medicine.
+		for (const name of ['dishwasher tablets', 'bleach tablets', 'laundry tablets'])
+			expect(traitsOf(name, '', kindOf(name).category).hazards, name).not.toContain('medicine');
 		// A word that only hints gives way.
 		expect(kindOf('acid drops', { [readingKey('acid drops')]: 'food.snacks' }).hazards).toEqual([]);
 	});

@@ -1,8 +1,9 @@
 import type { Hazard } from '../model';
 import { DANGER_ROWS, dangersIn } from './dangers';
 import { union } from './guess';
-import { isWord, LEXICON, namesOf } from './lexicon';
+import { findName, isWord, LEXICON, namesOf } from './lexicon';
 import { isOneSlip } from './spelling';
+import { SHAPES } from './with-danger';
 
 /** Below this many letters a slip makes too many other words. */
 const MIN_LETTERS = 5;
@@ -54,9 +55,15 @@ export function dangerMeant(word: string): string | null {
  * Every hazard that the words of a name surely warn of, slips put right. What a person says of the thing takes none of
  * them away; what a word only hints at (a toilet, a drain) does go when the kind is said.
  */
-export const hazardsNamed = (stems: readonly string[]): readonly Hazard[] =>
-	union(
-		...[stems, stems.map((word) => dangerMeant(word) ?? word)]
-			.flatMap(dangersIn)
-			.flatMap(({ sure, hazards }) => (sure ? [hazards] : []))
-	);
+export function hazardsNamed(stems: readonly string[]): readonly Hazard[] {
+	return union(...warnings(stems), ...warnings(stems.map((word) => dangerMeant(word) ?? word)));
+}
+
+function warnings(stems: readonly string[]): readonly (readonly Hazard[])[] {
+	// A whole name that is known says by itself what it can do: tablets for the dishwasher are no medicine.
+	const whole = findName(stems);
+	if (whole) return isSerious(whole.hazards) ? [whole.hazards] : [];
+	const sure = dangersIn(stems).filter((danger) => danger.sure);
+	const named = sure.filter(({ end }) => !SHAPES.has(stems[end - 1]!));
+	return (named.length ? named : sure).map(({ hazards }) => hazards);
+}

@@ -6,7 +6,7 @@ import { isWord } from './lexicon';
 import { FILLERS, PACKS, TAIL } from './trim';
 
 /** Shapes in which medicines come, and other things too. */
-const SHAPES = new Set(['tablet', 'capsule', 'pill']);
+export const SHAPES: ReadonlySet<string> = new Set(['tablet', 'capsule', 'pill']);
 const FORMS = new Set([
 	'tablet',
 	'capsule',

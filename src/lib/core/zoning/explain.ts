@@ -357,11 +357,13 @@ export function brokenRules(model: ZoneModel, assignment: Assignment): BrokenRul
 		}
 		if (found.code !== 'forbidden')
 			return { groupId: groupIn(found.nook), nookId, code: found.code };
+		const { hard } = model.cells[found.part * N + found.nook]!;
+		const over = overAt(model, [found.part], found.nook, hard);
 		return {
 			groupId: model.parts[found.part]!.figures.groupId,
 			nookId,
-			code: model.cells[found.part * N + found.nook]!.hard!,
-			over: overAt(model, [found.part], found.nook, model.cells[found.part * N + found.nook]!.hard)
+			code: hard!,
+			...(over && { over })
 		};
 	});
 	// A nook may be over-full in several ways, and hold several parts of a group.
