@@ -1,5 +1,5 @@
 import type { Home, Thing } from '../core/model';
-import { perPack, picksOf, type Pick } from '../core/rotation';
+import { isSafetyDate, perPack, picksOf, portionsIn, type Pick } from '../core/rotation';
 import type { HomeStore } from './home-store.svelte';
 import type { TurnDesk } from './turn-desk.svelte';
 
@@ -10,8 +10,12 @@ export interface KioskTile {
 	/** In the unit of its first lot. */
 	readonly count: number;
 	readonly unit: Pick['lot']['unit'];
+	/** Portions left in all of it, where the household counts them; null: it is taken by the pack. */
+	readonly portions: number | null;
 	/** Days until the first of it is due; null: no date. */
 	readonly daysLeft: number | null;
+	/** Its date has passed, and it is one of safety: past one of quality it is looked at. */
+	readonly isUnsafe: boolean;
 }
 
 export interface KioskDeps {
@@ -46,20 +50,31 @@ export class KioskDesk {
 		);
 		const tiles = new Map<string, KioskTile>();
 		for (const pick of here) {
-			const { thing, lot, daysLeft } = pick;
+			const { thing, lot, daysLeft, date } = pick;
+			const each = portionsIn(thing, lot.unit);
+			const portions = each && Math.round(lot.count * each * 10) / 10;
+			const isUnsafe =
+				daysLeft !== null && daysLeft < 0 && date !== null && isSafetyDate(lot, thing, date);
 			const key = `${thing.id}/${lot.unit}`;
 			const tile = tiles.get(key);
 			tiles.set(
 				key,
 				tile
-					? { ...tile, picks: [...tile.picks, pick], count: tile.count + lot.count }
-					: { thing, picks: [pick], count: lot.count, unit: lot.unit, daysLeft }
+					? {
+							...tile,
+							picks: [...tile.picks, pick],
+							count: tile.count + lot.count,
+							portions: portions && (tile.portions ?? 0) + portions
+						}
+					: { thing, picks: [pick], count: lot.count, unit: lot.unit, portions, daysLeft, isUnsafe }
 			);
 		}
 		return [...tiles.values()];
 	});
-	/** How much one tap takes: one; of what is weighed, a tenth of a pack. */
+	/** How much one tap takes: one, or one portion of a pack; of what is weighed, a tenth of a pack. */
 	stepOf({ unit, thing }: KioskTile): number {
+		const portions = portionsIn(thing, unit);
+		if (portions) return 1 / portions;
 		return unit === 'g' ? Math.max(1, Math.round(perPack('g', thing) / 10)) : 1;
 	}
 	take(tile: KioskTile): void {

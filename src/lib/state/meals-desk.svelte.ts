@@ -13,6 +13,7 @@ import {
 	mealStocks,
 	thawPlaces,
 	unknownDiets,
+	usualPacks,
 	type MealStock,
 	type MealWeek,
 	type Missing
@@ -289,7 +290,12 @@ export class MealsDesk {
 		}
 		this.wrong = '';
 		if (!draft.ingredients.some(({ thingId }) => thingId === thing.id))
-			this.write({ ingredients: [...draft.ingredients, { thingId: thing.id, packs: 1 }] });
+			this.write({
+				ingredients: [
+					...draft.ingredients,
+					{ thingId: thing.id, packs: usualPacks(thing, draft.servings) }
+				]
+			});
 		return true;
 	}
 	setPacks(thingId: string, packs: number): void {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { apply, bareKitchen, counter, NOW, TODAY, withLines } from '../core/fixtures/tiny-home';
-import { freezerPlaces, openPacks } from '../core/rotation';
+import { freezerPlaces, openPacks, usualPacks } from '../core/rotation';
 import { blankGroup, type Home } from '../core/model';
 import { DeskStore } from './desk-store';
 import { KioskDesk } from './kiosk-desk.svelte';
@@ -128,6 +128,48 @@ describe('the page of a door', () => {
 		expect(whole.tiles).toHaveLength(2);
 		const gone = new KioskDesk({ store: store.get, today: () => TODAY, place: () => 'none', turn });
 		expect([gone.name, gone.tiles]).toEqual([null, []]);
+	});
+});
+
+describe('portions in one pack', () => {
+	const freezer = freezerPlaces(kitchen)[0]!;
+	const boxed = apply(kitchen, (draft) => {
+		for (const lot of Object.values(draft.lots)) {
+			lot.nookId = freezer.id;
+			lot.dates.frozenOn = '2025-06-01' as never;
+			draft.things[lot.thingId]!.packUses = 7;
+		}
+	});
+	it('are taken one by one at the door, to the last, and leave no crumb', () => {
+		const { store, turn } = desk(boxed);
+		const kiosk = new KioskDesk({
+			store: store.get,
+			today: () => TODAY,
+			place: () => freezer.id,
+			turn
+		});
+		const milk = () => kiosk.tiles.find(({ thing }) => thing.name === 'milk');
+		for (let left = 7; left > 0; left--) {
+			expect(milk()!.portions).toBeCloseTo(left, 1);
+			kiosk.take(milk()!);
+		}
+		expect(milk()).toBeUndefined();
+	});
+	it('past a date of quality say so, and are not called unsafe', () => {
+		const { store, turn } = desk(boxed);
+		const kiosk = new KioskDesk({
+			store: store.get,
+			today: () => TODAY,
+			place: () => freezer.id,
+			turn
+		});
+		for (const { daysLeft, isUnsafe } of kiosk.tiles)
+			if (daysLeft !== null && daysLeft < 0) expect(isUnsafe).toBe(false);
+	});
+	it('say what a meal takes of a pack', () => {
+		expect(usualPacks({ packUses: 4 }, 2)).toBe(0.5);
+		expect(usualPacks({ packUses: null }, 2)).toBe(1);
+		expect(usualPacks({ packUses: 7 }, 2)).toBe(0.29);
 	});
 });
 

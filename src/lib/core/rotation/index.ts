@@ -16,7 +16,7 @@ export { takeDown, type TakeDown } from './take-down';
 export { ROTATION_COMMANDS } from './commands';
 export { believeRate, classRate, rateBounds, rateOf, type Rate, type RateBelief } from './rate';
 export { priceOf, USUAL_PRICE } from './price';
-export { inPacks, packUsesOf, perPack } from './packs';
+export { inPacks, packUsesOf, perPack, portionsIn, usualPacks } from './packs';
 export { closedLifeDays, holdTarget, lifeCeiling, printedKind, type HoldTarget } from './hold';
 export { isColdPlace, isFrozenLot, keptChilled, keptFrozen } from './cold';
 export { keepsBetter, PRODUCE, produceOf, type KeepsBetter, type Produce } from './produce';

@@ -30,3 +30,18 @@ export const perPack = (
 	unit: Lot['unit'],
 	thing: Pick<Thing, 'packUses' | 'category' | 'massG'>
 ): number => (unit === 'pack' ? 1 : unit === 'g' ? Math.max(1, thing.massG) : packUsesOf(thing));
+
+/** Packs of a thing that a meal for so many takes: by its portions where they were said, else one. */
+export const usualPacks = (thing: Pick<Thing, 'packUses'>, servings: number): number => {
+	const portions = portionsIn(thing, 'pack');
+	return portions ? Math.max(0.01, Math.round((servings / portions) * 100) / 100) : 1;
+};
+
+/**
+ * Portions that the household said one pack has, where it takes them one by one; null: a pack is taken whole.
+ * @example portionsIn({ packUses: 4 }, 'pack') // 4: a box of stew for four
+ */
+export const portionsIn = (
+	{ packUses }: Pick<Thing, 'packUses'>,
+	unit: Lot['unit']
+): number | null => (unit === 'pack' && packUses !== null && packUses > 1 ? packUses : null);

@@ -12,6 +12,8 @@ export interface TakeDown {
 }
 
 const UNOPENED_UNIT = 1;
+/** Less of a pack is none, but what rounding left. */
+const CRUMB = 0.01;
 
 /**
  * Makes the edit that takes stock down and logs it. Never below zero: what is logged is what was there.
@@ -23,7 +25,9 @@ export function takeDown({ lotId, count, eventId, now, kind = 'use', why = null 
 		if (!lot) return;
 		const taken = Math.min(lot.count, Math.max(0, count));
 		if (taken === 0) return;
-		lot.count = Math.round((lot.count - taken) * 1000) / 1000;
+		const left = Math.round((lot.count - taken) * 1000) / 1000;
+		// Seven portions of a seventh leave no crumb behind.
+		lot.count = lot.unit === 'pack' && left < CRUMB ? 0 : left;
 		lot.dates.lastUsedOn = dayOf(now);
 		// What was open is what was taken; the next one starts closed.
 		if (lot.unit === 'pack' && taken >= UNOPENED_UNIT && lot.count > 0) {

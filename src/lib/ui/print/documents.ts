@@ -1,11 +1,12 @@
 import { activePlan, type Cabinet, type Home } from '$lib/core/model';
 import { hazardOf, markedPlaces, type Marked } from '$lib/core/marking';
 import { cutText, INK, RULE, SOFT, type Paper, type PrintPage } from '$lib/core/printing';
-import { medicinesOf, picksOf, shoppingList, useFirst } from '$lib/core/rotation';
+import { medicinesOf, picksOf, portionsIn, shoppingList, useFirst } from '$lib/core/rotation';
 import { cabinetsInOrder, climateOf, tapeList } from '$lib/core/survey';
 import { lotsAt, type HomeState } from '$lib/core/zoning';
 import { dateText } from '$lib/messages/clearing';
 import { HAZARD_WORDS, NOT_GIVEN_WORDS, STATE_WORDS, tapeText } from '$lib/messages/marking';
+import { countText } from '$lib/messages/numbers';
 import { homeReport } from '$lib/messages/report';
 import { amountText } from '$lib/messages/turning';
 import { frontGeometry } from '../drawing/front-geometry';
@@ -180,11 +181,13 @@ function freezerSheets(doc: Doc, home: Home, today: string, state: HomeState): v
 			if (!picks.length) doc.text('empty', { ink: SOFT });
 			for (const { lot, thing, date } of picks) {
 				const count = counts.get(lot.id)!;
-				const boxes = lot.unit === 'g' ? 0 : Math.ceil(count);
+				// A box of stew for four is ticked off portion by portion.
+				const portions = portionsIn(thing, lot.unit);
+				const left = portions ? count * portions : count;
+				const boxes = lot.unit === 'g' ? 0 : Math.ceil(left - 1e-6);
+				const amount = portions ? countText(boxes, 'portion') : amountText(count, lot.unit);
 				const name =
-					boxes > MOST_BOXES || !boxes
-						? `${thing.name}, ${amountText(count, lot.unit)}`
-						: thing.name;
+					portions || boxes > MOST_BOXES || !boxes ? `${thing.name}, ${amount}` : thing.name;
 				doc.row(
 					[name, date ? dateText(date.on) : '', { boxes: Math.min(boxes, MOST_BOXES) }],
 					shares

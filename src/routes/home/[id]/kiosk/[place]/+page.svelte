@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import { daysText } from '$lib/messages/clearing';
+	import { countText } from '$lib/messages/numbers';
 	import { amountText } from '$lib/messages/turning';
 	import { today } from '$lib/state/clock.svelte';
 	import { getHomeStore } from '$lib/state/context';
@@ -31,18 +32,24 @@
 					<button
 						class="tile"
 						onclick={() => desk.take(tile)}
-						aria-label="Take one {tile.thing.name}"
+						aria-label="Take one {tile.portions === null ? '' : 'portion of '}{tile.thing.name}"
 					>
-						<span class="many measure">{amountText(tile.count, tile.unit)}</span>
+						<span class="many measure"
+							>{tile.portions === null
+								? amountText(tile.count, tile.unit)
+								: countText(tile.portions, 'portion')}</span
+						>
 						<b>{tile.thing.name}</b>
-						<span class="when" class:past={tile.daysLeft !== null && tile.daysLeft < 0}
+						<span class="when" class:past={tile.isUnsafe}
 							>{tile.daysLeft === null
 								? ''
-								: tile.daysLeft < 0
+								: tile.isUnsafe
 									? 'ask first: past its date'
-									: tile.daysLeft < 8
-										? `use first: ${daysText(tile.daysLeft)}`
-										: ''}</span
+									: tile.daysLeft < 0
+										? 'past its best: use first'
+										: tile.daysLeft < 8
+											? `use first: ${daysText(tile.daysLeft)}`
+											: ''}</span
 						>
 					</button>
 				</li>
