@@ -9,6 +9,10 @@ const split = (text: string) => splitItems(text, context);
 describe('several things on one line', () => {
 	it.each([
 		['12 forks, 12 knives, 12 spoons', ['12 forks', '12 knives', '12 spoons']],
+		['knives forks spoons', ['knives', 'forks', 'spoons']],
+		['forks knives and spoons', ['forks', 'knives', 'spoons']],
+		['cups and saucers', ['cups and saucers']],
+		['paper towels rolls', ['paper towels rolls']],
 		['milk; 2 butter ; eggs', ['milk', '2 butter', 'eggs']],
 		['12 forks, 12 knives, one bent', ['12 forks', '12 knives, one bent']],
 		['two saucepans, a whisk', ['two saucepans', 'a whisk']],

@@ -38,7 +38,7 @@ describe('locks and catches to ask for before a plan', () => {
 		expect(first).toEqual({
 			cabinet: 'Sink cabinet',
 			guard: 'lock',
-			groups: ['Bleach', 'Cleaning', 'Descalers and acids']
+			groups: ['Bleach', 'Cleaning', 'Cleaning: drain cleaner', 'Descalers and acids']
 		});
 		expect(more).toContainEqual({ cabinet: 'Drawer stack', guard: 'catch', groups: ['Knives'] });
 	});

@@ -135,10 +135,15 @@
 	}
 	/** A finger does not hit what is smaller than this: the drawing comes nearer first, px. */
 	const THUMB_PX = 30;
+	/** The cabinet that the drawing came nearer to by a tap. */
+	let nearTo: string | null = null;
 	function choose(box: NookBox) {
 		const across = Math.min(box.w, box.h) / font(1);
-		if (!compactPx && across < THUMB_PX && matchMedia('(pointer: coarse)').matches) {
-			const { cabinet } = box;
+		const { cabinet } = box;
+		// Near already, what stays small is opened all the same: a rack of flat pockets never gets larger.
+		const isNear = nearTo === cabinet.id && !zoom.isWhole;
+		if (!compactPx && !isNear && across < THUMB_PX && matchMedia('(pointer: coarse)').matches) {
+			nearTo = cabinet.id;
 			zoom.show({
 				x: (cabinet.offsetMm + LEFT) * base,
 				y: (view.heightMm - cabinet.baseMm - cabinet.heightMm + ABOVE_MM) * base,

@@ -12,7 +12,11 @@
 	}
 	function act(what: (words: string) => boolean) {
 		if (what(typed)) typed = '';
-		else field?.focus();
+		else {
+			field?.focus();
+			// What no group is called is typed over by the next word.
+			field?.select();
+		}
 	}
 </script>
 

@@ -6,8 +6,13 @@
 
 	let { desk }: { desk: MealsDesk } = $props();
 	let typed = $state('');
+	let field = $state<HTMLInputElement>();
 	function add() {
-		if (typed.trim() && desk.addIngredient(typed)) typed = '';
+		if (!typed.trim()) return;
+		if (desk.addIngredient(typed)) typed = '';
+		field?.focus();
+		// What was not found is typed over by the next word, and does not become a part of it.
+		field?.select();
 	}
 	const names = $derived(
 		Object.values(desk.home.things)
@@ -109,6 +114,7 @@
 				<input
 					class="input w-full"
 					list="foods"
+					bind:this={field}
 					bind:value={typed}
 					onkeydown={(event) => event.key === 'Enter' && add()}
 				/></label
