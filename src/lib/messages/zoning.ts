@@ -1,6 +1,6 @@
 import { fixedText, wholeText } from './numbers';
 import { type Home, type PlaceRank, type WishPrice, type ZonePlan } from '../core/model';
-import { type PlaceKind, type PlanProof, type SchoolVariant } from '../core/zoning';
+import { type PlaceKind, type PlanProof, type SchoolVariant, type Worse } from '../core/zoning';
 
 /** How much may move, as one chooses it. */
 export const CHANGE_TEXT: Readonly<Record<Home['schools']['change'], string>> = {
@@ -115,3 +115,11 @@ export function proofText(proof: PlanProof, seconds: number): string {
 				: `A better plan was found, ${fixedText(proof.saved, 1)} m a week less, and it is proven to be the best. Undo brings the old one back.`;
 	}
 }
+
+const WORSE_WORDS: Readonly<Record<Worse, string>> = {
+	'longer-walk': 'the walk gets longer',
+	'fewer-easy': 'fewer things are in easy reach'
+};
+/** Says in what a plan is worse than today. */
+export const worseText = (worse: readonly Worse[]): string =>
+	`Worse than today: ${worse.map((one) => WORSE_WORDS[one]).join(' and ')}.`;

@@ -1,3 +1,4 @@
+import { assignmentNow, totalsOf, zoneModelOf } from '../core/zoning';
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '../data/demo';
 import { apply, bareKitchen, counter, NOW, TODAY } from '../core/fixtures/tiny-home';
@@ -139,7 +140,16 @@ describe('resets of a home', () => {
 });
 
 describe('a week that is watched', () => {
-	const week = (home: Home = demo) => new WeekDesk({ home: () => home });
+	const week = (home: Home = demo) =>
+		new WeekDesk({ home: () => home, afterwards: (call) => (call(), () => {}) });
+	it('says the metres of the whole week as Plan does', () => {
+		const desk = week();
+		desk.whole;
+		const whole = desk.whole!;
+		const model = zoneModelOf(demo);
+		expect(whole.now).toBe(totalsOf(model, assignmentNow(demo)).metresPerWeek);
+		expect(whole.now).toBeGreaterThan(desk.weeks.now.metres);
+	});
 	it('plays, stops, steps and ends', () => {
 		const desk = week();
 		expect(desk.endS).toBeGreaterThan(5);

@@ -15,6 +15,7 @@ import {
 	pricesFor,
 	toZonePlan,
 	totalsOf,
+	writeAssignment,
 	roomlessMl,
 	whyLeft,
 	zoneModelOf,
@@ -121,6 +122,12 @@ export class PlaceDesk {
 	/** As things stand: worked out anew only when they, or what they cost, do. */
 	#before = $derived.by(() => this.model && totalsOf(this.model, this.#now));
 	#after = $derived.by(() => this.model && totalsOf(this.model, this.#assignments));
+	/** Groups that stand today where a rule forbids it: what is walked for them is no measure of a plan. */
+	#brokenNow = $derived.by((): readonly string[] => {
+		if (!this.model) return [];
+		const broken = brokenRules(this.model, writeAssignment(this.model, this.#now));
+		return [...new Set(broken.map(({ groupId }) => groupId))];
+	});
 	/** The figures of the whole week: as things stand, and as the plan has them. */
 	week = $derived.by(() => {
 		const { model, layout } = this;
@@ -131,6 +138,7 @@ export class PlaceDesk {
 			after: this.#after!,
 			free: freeSpaceOf(model, layout, this.home.settings.play.fillShare),
 			effort: layout.objective,
+			brokenNow: this.#brokenNow,
 			broken
 		};
 	});

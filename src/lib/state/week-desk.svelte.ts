@@ -9,11 +9,14 @@ import {
 	type RoutinePlay,
 	type WeekPlay
 } from '../core/upkeep';
-import { assignmentNow } from '../core/zoning';
+import { assignmentNow, totalsOf, zoneModelOf } from '../core/zoning';
+import { Later, type Afterwards } from './later.svelte';
 import { momentText } from '../messages/keeping';
 
 export interface WeekDeskDeps {
 	readonly home: () => Home;
+	/** When what is slow is computed; left out: once the page has been painted. */
+	readonly afterwards?: Afterwards;
 }
 /** Over which arrangement it is played. */
 export type Arrangement = 'now' | 'plan';
@@ -32,8 +35,22 @@ export class WeekDesk {
 	isPlaying = $state(false);
 	speed = $state<(typeof SPEEDS)[number]>(4);
 
+	readonly #whole: Later<Home, { readonly now: number; readonly plan: number | null }>;
 	constructor(deps: WeekDeskDeps) {
 		this.#deps = deps;
+		this.#whole = new Later(
+			() => this.home,
+			(home) => {
+				const model = zoneModelOf(home);
+				const metres = (rows: readonly Assignment[]) => totalsOf(model, rows).metresPerWeek;
+				const plan = activePlan(home);
+				return { now: metres(assignmentNow(home)), plan: plan ? metres(plan.assignments) : null };
+			},
+			deps.afterwards
+		);
+	}
+	leave(): void {
+		this.#whole.leave();
 	}
 	get home(): Home {
 		return this.#deps.home();
@@ -94,6 +111,13 @@ export class WeekDesk {
 		now: playWeek(this.home, this.#over('now'), this.#asked),
 		plan: this.#plan ? playWeek(this.home, this.#over('plan'), this.#asked) : null
 	}));
+	/**
+	 * Metres of the whole week, with the trips that are in no routine: by the planner's own evaluator, so that Plan and this
+	 * page say one figure. Null until it is computed.
+	 */
+	get whole(): { readonly now: number; readonly plan: number | null } | null {
+		return this.#whole.value;
+	}
 	/** Each routine, played once over both. */
 	rounds = $derived.by(() =>
 		this.routines.map((routine) => ({

@@ -1,3 +1,4 @@
+import { worseThanToday } from './explain';
 import { describe, expect, it } from 'vitest';
 import { demoHome } from '$lib/data/demo';
 import { NOW } from '../fixtures/tiny-home';
@@ -49,5 +50,20 @@ describe('schools side by side', () => {
 			elsewhere[0]
 		]);
 		expect(groupsElsewhere(after.assignments, from.assignments)).not.toContain(elsewhere[0]);
+	});
+});
+
+describe('what a plan is worse in than today', () => {
+	const totals = (metresPerWeek: number, easy: number) => ({
+		metresPerWeek,
+		reachesPerWeek: { easy, good: 10, bend: 0, stretch: 0, stool: 0 }
+	});
+	it('is told by its kind, and not where it is as good', () => {
+		expect(worseThanToday(totals(234, 100), totals(248, 50))).toEqual([
+			'longer-walk',
+			'fewer-easy'
+		]);
+		expect(worseThanToday(totals(234, 100), totals(235, 100))).toEqual([]);
+		expect(worseThanToday(totals(234, 100), totals(120, 130))).toEqual([]);
 	});
 });

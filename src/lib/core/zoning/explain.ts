@@ -292,6 +292,26 @@ export function totalsOf(model: ZoneModel, saved: readonly SavedAssignment[]): P
 	return { metresPerWeek: metres, reachesPerWeek: reaches, tripsPerWeek: trips };
 }
 
+/** In what a plan is worse than today. */
+export type Worse = 'longer-walk' | 'fewer-easy';
+/** Less than this is the same, as a share. */
+const AS_GOOD = 0.02;
+
+/**
+ * Says in what a plan is worse than what stands today, so that it is told with its reason: a longer walk, fewer easy
+ * reaches. @example worseThanToday(today, plan) // ['longer-walk']
+ */
+export function worseThanToday(
+	before: Pick<PlanTotals, 'metresPerWeek' | 'reachesPerWeek'>,
+	after: Pick<PlanTotals, 'metresPerWeek' | 'reachesPerWeek'>
+): readonly Worse[] {
+	const found: Worse[] = [];
+	if (after.metresPerWeek > before.metresPerWeek * (1 + AS_GOOD)) found.push('longer-walk');
+	if (after.reachesPerWeek.easy < before.reachesPerWeek.easy * (1 - AS_GOOD))
+		found.push('fewer-easy');
+	return found;
+}
+
 export interface FreeSpace {
 	/** Places that a group may stand in, and those of them with nothing in them. */
 	readonly places: number;

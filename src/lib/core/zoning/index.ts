@@ -33,7 +33,9 @@ export {
 	type PlaceReason,
 	type PlanTotals,
 	type Price,
-	type SizeOver
+	type SizeOver,
+	type Worse,
+	worseThanToday
 } from './explain';
 export { noteProof, provePlan, type PlanProof, type ProvePlanOptions } from './prove-plan';
 export { whyAstray } from './scene';

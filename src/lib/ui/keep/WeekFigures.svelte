@@ -12,7 +12,7 @@
 	const dearest = $derived(((desk.view === 'plan' ? plan : now) ?? now).byGroup.slice(0, 5));
 </script>
 
-<h2 class="mb-2">All routines, a week</h2>
+<h2 class="mb-2">Your routines, a week</h2>
 <table class="w-full">
 	<thead
 		><tr class="soft text-sm"
@@ -37,6 +37,14 @@
 		{/each}
 	</tbody>
 </table>
+{#if desk.whole}
+	<p class="soft mt-2 text-sm">
+		All walking in a week, with what is in no routine: {wholeText(desk.whole.now)} m{desk.whole
+			.plan === null
+			? ''
+			: ` now, ${wholeText(desk.whole.plan)} m planned`}, as Place counts it.
+	</p>
+{/if}
 {#if missed.length}
 	<p class="mt-2 text-sm">
 		Left out, since they have no place or cannot be reached: {missed

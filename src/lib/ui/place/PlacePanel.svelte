@@ -52,6 +52,7 @@
 		after={desk.week.after}
 		free={desk.week.free}
 		effort={desk.week.effort}
+		brokenNow={desk.week.brokenNow}
 		broken={desk.week.broken.length > 0}
 	/>
 	{#if desk.objections}<section

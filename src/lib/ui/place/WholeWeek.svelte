@@ -1,7 +1,9 @@
 <script lang="ts">
-	import { wholeText } from '$lib/messages/numbers';
+	import { countText, listText, wholeText } from '$lib/messages/numbers';
+	import { worseText } from '$lib/messages/zoning';
 	import type { Home, ZonePlan } from '$lib/core/model';
 	import { REACH_BANDS } from '$lib/core/survey';
+	import { worseThanToday } from '$lib/core/zoning';
 	import type { FreeSpace, PlanTotals } from '$lib/core/zoning';
 	import { keptEmptyText } from '$lib/messages/zoning';
 	import PlanProof from './PlanProof.svelte';
@@ -18,10 +20,19 @@
 		free: FreeSpace;
 		/** Weekly effort of the plan as it stands, moves by hand included. */
 		effort: number;
+		/** Groups that stand today where a rule forbids it. */
+		brokenNow: readonly string[];
 		/** It breaks a hard rule. */
 		broken: boolean;
 	}
-	let { home, plan, stale, before, after, free, effort, broken }: Props = $props();
+	let { home, plan, stale, before, after, free, effort, brokenNow, broken }: Props = $props();
+	const worse = $derived(worseThanToday(before, after));
+	const names = (ids: readonly string[]) =>
+		listText(
+			ids.flatMap((id) => home.groups[id]?.name ?? []),
+			3
+		);
+	const without = $derived([...new Set(plan.overflow)]);
 </script>
 
 <h2 class="mb-2">The whole week</h2>
@@ -48,8 +59,23 @@
 		{/each}
 	</tbody>
 </table>
+{#if worse.length}
+	<p class="mt-2 text-sm" role="note">
+		{worseText(worse)}
+		{brokenNow.length
+			? `Today these are where a rule forbids it, and the plan moves them: ${names(brokenNow)}.`
+			: 'It keeps more of your preferences and usual places, which count against walking.'}
+	</p>
+{/if}
 <PlanProof {plan} {effort} {stale} {broken} />
 <p class="soft mt-2 text-sm">
-	{free.empty} of {free.places} places stay empty; {Math.round(free.share * 100)} % of the space is free
-	to grow into. {stale ? '' : keptEmptyText(home, plan)}
+	{#if without.length}
+		<b>{countText(without.length, 'group')} without a place: {names(without)}.</b>
+		{free.empty} of {free.places} places are empty ({Math.round(free.share * 100)}% of the space),
+		but none that suits {without.length === 1 ? 'it' : 'them'}.
+	{:else}
+		{free.empty} of {free.places} places stay empty; {Math.round(free.share * 100)}% of the space is
+		free.
+	{/if}
+	{stale ? '' : keptEmptyText(home, plan)}
 </p>

@@ -14,6 +14,7 @@
 
 	const getStore = getHomeStore();
 	const desk = new WeekDesk({ home: () => getStore().home });
+	$effect(() => () => desk.leave());
 	const home = $derived(desk.home);
 	$effect(() => {
 		if (!desk.isPlaying) return;
