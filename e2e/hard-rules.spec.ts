@@ -56,7 +56,7 @@ test('Place: what a hard rule forbids is said in words when it is done by hand',
 		['Raw meat and fish', 'Fridge, top shelf', 'may drip', 'go at the bottom of the fridge'],
 		['Fridge jars', 'Crisper', 'below raw meat', 'it lies under the raw meat'],
 		['Flour in bulk', 'By the fridge, lower shelf', 'heavy, low down', 'from below the knee'],
-		['Bathroom cleaning', 'Tall unit, shelf 4', 'child’s reach', 'A small child could get at it']
+		['Bathroom cleaning', 'Tall unit, shelf 4', 'needs a lock', 'a catch is not enough']
 	]);
 });
 
@@ -76,7 +76,7 @@ test('Place: who sits, and who may not climb, is thought of when something is mo
 }, info) => {
 	await openSketched(page, info, 'wheels');
 	await breakEach(page, [
-		['Cooking tools', 'Wall cabinet: Shelf 3', 'out of reach', 'Somebody who sits cannot reach it'],
+		['Hot drinks', 'Wall cabinet: Shelf 3', 'out of reach', 'Somebody who sits cannot reach it'],
 		['Drinks', 'Open shelves: Shelf 5', 'heavy, high up', 'Too heavy to lift to this height']
 	]);
 });

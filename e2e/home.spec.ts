@@ -276,7 +276,7 @@ test('one cabinet on a phone: who lives there, two shelves measured, things kept
 	await step(/^.*Print \d+ labels?/).tap();
 	const download = page.waitForEvent('download');
 	await button(/^PDF/).tap();
-	expect((await download).suggestedFilename()).toMatch(/labels\.pdf$/);
+	expect((await download).suggestedFilename()).toMatch(/labels-shelves-and-drawers\.pdf$/);
 	await toSheet();
 	// What is printed is not asked for again; what was never begun is.
 	await expect(step(/Print/)).toHaveCount(0);

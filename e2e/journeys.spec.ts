@@ -216,7 +216,7 @@ test('Fit, Mark: containers go in and are bought; their labels come as PDF and S
 		page.waitForEvent('download'),
 		page.getByRole('button', { name: /^PDF/ }).click()
 	]);
-	expect(pdf.suggestedFilename()).toBe('the-halt-at-quillmere-labels.pdf');
+	expect(pdf.suggestedFilename()).toBe('the-halt-at-quillmere-labels-containers.pdf');
 	const body = await readFile(await pdf.path(), 'latin1');
 	expect(body.startsWith('%PDF-')).toBe(true);
 	// A4 in points.

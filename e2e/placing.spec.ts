@@ -260,7 +260,9 @@ test('Place: a home with a toddler asks for a lock; fitted, the plan is better',
 	await goTo(page, 'Place');
 	// Asked before anything is planned; here nobody has fitted it yet.
 	const asked = page.getByRole('region', { name: 'Child safety' });
-	await expect(asked.getByRole('listitem').first()).toContainText(/Sink cabinet: a lock\s+for .*Bleach/);
+	await expect(asked.getByRole('listitem').first()).toContainText(
+		/Sink cabinet: a lock\s+for .*Bleach/
+	);
 	await solve(page);
 	const help = page.getByRole('region', { name: 'What would help most' });
 	await help.getByRole('button', { name: 'Find out' }).click();

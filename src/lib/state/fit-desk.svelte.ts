@@ -67,6 +67,8 @@ export class FitDesk {
 	/** null: the best one. */
 	#style = $state.raw<ArrangementName | null>(null);
 	#picked = $state.raw<string | null>(null);
+	/** Which of what is drawn that is, in order: taken back by undo and fitted anew, it has another id and the same place. */
+	#pickedAt: number | null = null;
 	/** The place that was fitted by itself when it was come to. */
 	#asked: string | null = null;
 	/** How far fitting all places is; null: it is not going on. */
@@ -207,6 +209,7 @@ export class FitDesk {
 		this.#chosen = nookId;
 		this.#style = null;
 		this.#picked = null;
+		this.#pickedAt = null;
 		this.#asked = null;
 	}
 	try(name: ArrangementName): void {
@@ -220,7 +223,7 @@ export class FitDesk {
 		// Asked once a place: what failed is not asked again and again.
 		if (this.#asked === nookId) return;
 		this.#asked = nookId;
-		await this.fit();
+		await this.fit(true);
 	}
 	/** What is to be held otherwise is fitted anew at once. */
 	askAnew(): void {
@@ -228,10 +231,11 @@ export class FitDesk {
 		void this.showSomething();
 	}
 	/** Fits the place at hand; the answer is that place's, whichever is looked at when it comes. */
-	async fit(): Promise<void> {
+	async fit(keepsPicked = false): Promise<void> {
 		const id = this.nookId;
 		if (!id) return;
 		this.#style = null;
+		if (!keepsPicked) this.#pickedAt = null;
 		// It stays in hand, also when it is no longer the first of those that are open.
 		this.#chosen = id;
 		const kinds = this.home.containerKinds;
@@ -365,15 +369,19 @@ export class FitDesk {
 		);
 	}
 
+	/** Containers and rows that are drawn, in order. */
+	#parts = $derived.by(() => [...(this.shown?.placements ?? []), ...(this.shown?.standing ?? [])]);
 	/** The container or row that was tapped, of what is drawn. */
-	picked = $derived.by(() =>
-		[...(this.shown?.placements ?? []), ...(this.shown?.standing ?? [])].find(
-			({ id }) => id === this.#picked
-		)
-	);
+	picked = $derived.by(() => {
+		if (this.#picked === null) return undefined;
+		const own = this.#parts.find(({ id }) => id === this.#picked);
+		return own ?? (this.#pickedAt === null ? undefined : this.#parts[this.#pickedAt]);
+	});
 	/** Shows what is in a container; tapped again it is hidden. */
 	pick(partId: string): void {
-		this.#picked = this.#picked === partId ? null : partId;
+		const isOff = this.picked?.id === partId;
+		this.#picked = isOff ? null : partId;
+		this.#pickedAt = isOff ? null : this.#parts.findIndex(({ id }) => id === partId);
 	}
 
 	/** What containers may cost in all. */
@@ -405,12 +413,12 @@ export class FitDesk {
 		const base = arrangement ? keptOf(arrangement) : kept;
 		const fingerprint = tried ?? kept?.fingerprint;
 		if (!base || fingerprint === undefined) return;
-		const all = () => [...(this.shown?.placements ?? []), ...(this.shown?.standing ?? [])];
-		const at = all().findIndex(({ id }) => id === this.#picked);
+		const at = this.#parts.findIndex(({ id }) => id === this.picked?.id);
 		const { leftOver, costMinor } = base;
 		this.#keep(nookId, { placements, standing, leftOver, costMinor }, fingerprint);
 		// What is kept has ids of its own: what was picked is the one in its place.
-		this.#picked = all()[at]?.id ?? null;
+		this.#picked = this.#parts[at]?.id ?? null;
+		this.#pickedAt = at < 0 ? null : at;
 	}
 	#keep(nookId: string, arrangement: KeptArrangement, fingerprint: string): void {
 		// Taken back by undo, the place is fitted anew.
