@@ -228,6 +228,24 @@ describe('versions', () => {
 		});
 		expect(Object.values(fitPlans)[0]!.placements[0]!.cut).toEqual({ widthMm: 146, depthMm: 248 });
 	});
+	it('reads the frozen fixture of version 13, with everything that version added', () => {
+		const text = readFileSync(new URL('./fixtures/v13.keepnook.json', import.meta.url), 'utf8');
+		const result = readHomeFile(text);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		const { cabinets, nooks, settings } = result.home;
+		const guards = Object.values(cabinets).map((one) => [one.lockable, one.childCatch]);
+		expect(guards.slice(0, 2)).toEqual([
+			[true, false],
+			[false, true]
+		]);
+		const own = Object.values(nooks).map((one) => [one.locked, one.childCatch]);
+		expect(own.slice(0, 2)).toEqual([
+			[true, false],
+			[false, true]
+		]);
+		expect(settings.purchaseOpen).toBe(true);
+	});
 	it('carries version 12 to today: what may be no more than a catch is no lock', () => {
 		const text = readFileSync(new URL('./fixtures/v12.keepnook.json', import.meta.url), 'utf8');
 		const result = readHomeFile(text.replace('"lockable": false', '"lockable": true'));

@@ -9,7 +9,7 @@ const fallback = { id: 'mended', now: NOW };
 const repair = (raw: unknown) => repairHome(raw, fallback)!;
 const copy = () => JSON.parse(JSON.stringify(tinyHome())) as Record<string, never>;
 const full = JSON.parse(
-	readFileSync(new URL('./fixtures/v12.keepnook.json', import.meta.url), 'utf8')
+	readFileSync(new URL('./fixtures/v13.keepnook.json', import.meta.url), 'utf8')
 ).home as Record<string, Record<string, Record<string, unknown>>>;
 
 describe('repair', () => {

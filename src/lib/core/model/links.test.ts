@@ -6,7 +6,7 @@ import { readHomeFile } from '../interchange';
 
 /** A home in which every collection has records and every link leads somewhere. */
 const full: Home = (() => {
-	const file = new URL('../interchange/fixtures/v12.keepnook.json', import.meta.url);
+	const file = new URL('../interchange/fixtures/v13.keepnook.json', import.meta.url);
 	const read = readHomeFile(readFileSync(file, 'utf8'));
 	if (!read.ok) throw new Error(JSON.stringify(read.issues));
 	return read.home;

@@ -76,7 +76,7 @@
 			></label
 		>
 		{#if pages.length > 1}
-			<span class="flex items-center gap-2">
+			<span class="flex flex-wrap items-center gap-2">
 				<button class="btn" disabled={at === 0} onclick={() => at--}>Previous page</button>
 				<span class="measure">{Math.min(at, pages.length - 1) + 1} of {pages.length}</span>
 				<button class="btn" disabled={at >= pages.length - 1} onclick={() => at++}>Next page</button
