@@ -144,7 +144,7 @@ describe('a week that is watched', () => {
 		new WeekDesk({ home: () => home, afterwards: (call) => (call(), () => {}) });
 	it('says the metres of the whole week as Plan does', () => {
 		const desk = week();
-		desk.whole;
+		expect(desk.whole).not.toBeNull();
 		const whole = desk.whole!;
 		const model = zoneModelOf(demo);
 		expect(whole.now).toBe(totalsOf(model, assignmentNow(demo)).metresPerWeek);
