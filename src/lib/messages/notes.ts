@@ -123,6 +123,8 @@ export const cautionText = (caution: MoveCaution): string =>
 	({
 		'needs-lock': 'Dangerous for a small child: fit a lock here first. A catch is not enough.',
 		'needs-catch': 'Within a small child’s reach: fit a catch here first.',
+		'high-only':
+			'Dangerous for a small child: height helps, but only a lock or a catch is childproof.',
 		'lock-at-once':
 			'Dangerous for a small child: don’t put it down on the way, and lock up at once.'
 	})[caution];

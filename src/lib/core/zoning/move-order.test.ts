@@ -102,5 +102,9 @@ describe('what is carried where a small child lives', () => {
 		expect(moveCaution(guarded('childCatch'), step)).toBe('needs-lock');
 		expect(moveCaution(guarded('lockable'), step)).toBe('lock-at-once');
 		expect(moveCaution(tinyHome(), step)).toBeNull();
+		const high = apply(home, (draft) => void (draft.cabinets[sink.cabinetId]!.baseMm = 1700));
+		expect(moveCaution(high, step)).toBe('high-only');
+		const caught = apply(high, (draft) => void (draft.cabinets[sink.cabinetId]!.childCatch = true));
+		expect(moveCaution(caught, step)).toBeNull();
 	});
 });

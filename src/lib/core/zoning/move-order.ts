@@ -1,7 +1,7 @@
 import { partLot, piecesIn } from '../grouping';
 import { LotId, NookId, pieceVolumeMl, type Edit, type Home, type ZonePlan } from '../model';
 import { baseAboveFloorMm, nooksInOrder, usableSpace } from '../survey';
-import { guardLacking, hasToddler, isDeadly } from './child-dangers';
+import { guardLacking, guardOf, hasToddler, isDeadly } from './child-dangers';
 import { placesOfLots } from './lot-places';
 
 /** So much of a lot: all of it, or a part that becomes a lot of its own. */
@@ -37,11 +37,11 @@ export interface MoveOrder {
 }
 
 /** What to do about a small child when something is carried to its place. */
-export type MoveCaution = 'needs-lock' | 'needs-catch' | 'lock-at-once';
+export type MoveCaution = 'needs-lock' | 'needs-catch' | 'lock-at-once' | 'high-only';
 
 /**
  * Says whether what a step carries is dangerous to a small child of the home: the place that it goes to lacks a lock or a
- * catch, or has the lock and is to be locked at once. Null: no small child, or nothing that hurts one.
+ * catch, has the lock and is to be locked at once, or is out of reach by its height alone. Null: no small child, or nothing that hurts one.
  */
 export function moveCaution(home: Home, step: Bundle): MoveCaution | null {
 	if (!hasToddler(home)) return null;
@@ -51,7 +51,8 @@ export function moveCaution(home: Home, step: Bundle): MoveCaution | null {
 	const figures = { hazards: new Set(things.flatMap(({ hazards }) => hazards)), things };
 	const lacking = guardLacking(figures, place);
 	if (lacking) return `needs-${lacking}`;
-	return isDeadly(figures) ? 'lock-at-once' : null;
+	if (!isDeadly(figures)) return null;
+	return guardOf(place) === 'lock' ? 'lock-at-once' : guardOf(place) ? null : 'high-only';
 }
 
 /** Names new lots after the one that they are parted from: its id with the first number that is free. */
