@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
-	import { parseLength } from '$lib/core/model';
+	import { untrack } from 'svelte';
+	import { formatLength, parseLength } from '$lib/core/model';
 	import { TEMPLATES } from '$lib/core/survey';
 
 	import { lengthIssueText } from '$lib/messages/survey';
@@ -12,11 +13,19 @@
 	const getStore = getHomeStore();
 	const store = $derived(getStore());
 	const home = $derived(store.home);
-	let room = $state({ name: 'Kitchen', width: '3600', depth: '2400' });
+	// Written in the home's own unit, since a bare number is read in it.
+	const written = (mm: number) => untrack(() => formatLength(mm, home.units));
+	let room = $state({ name: 'Kitchen', width: written(3600), depth: written(2400) });
 	/** Key of the usual cabinets it begins with; empty: none. */
 	let cabinets = $state('');
 	const USUAL = TEMPLATES.filter(({ key }) => key !== 'cabinet');
 	let wrong = $state('');
+	/** A room of usual cabinets takes their name, unless one was typed. */
+	function begin() {
+		const usual = USUAL.find(({ key }) => key === cabinets);
+		const untyped = TEMPLATES.some(({ name }) => name === room.name);
+		if (usual && untyped) room.name = usual.name;
+	}
 	function make(event: SubmitEvent) {
 		event.preventDefault();
 		const width = parseLength(room.width, home.units);
@@ -58,7 +67,7 @@
 		>Depth<input class="input measure" bind:value={room.depth} /></label
 	>
 	<label class="flex w-44 flex-col"
-		>Cabinets<select class="select" bind:value={cabinets}
+		>Cabinets<select class="select" bind:value={cabinets} onchange={begin}
 			><option value="">None yet</option>{#each USUAL as { key, name, what } (key)}<option
 					value={key}
 					title={what}>Usual for a {name.toLowerCase()}</option
