@@ -71,10 +71,10 @@
 <p class="soft mt-2 text-sm">
 	{#if without.length}
 		<b>{countText(without.length, 'group')} without a place: {names(without)}.</b>
-		{free.empty} of {free.places} places are empty ({Math.round(free.share * 100)}% of the space),
-		but none that suits {without.length === 1 ? 'it' : 'them'}.
+		{free.empty} of {free.places} places are empty ({Math.round(free.share * 100)} % of the space), but
+		none that suits {without.length === 1 ? 'it' : 'them'}.
 	{:else}
-		{free.empty} of {free.places} places stay empty; {Math.round(free.share * 100)}% of the space is
+		{free.empty} of {free.places} places stay empty; {Math.round(free.share * 100)} % of the space is
 		free.
 	{/if}
 	{stale ? '' : keptEmptyText(home, plan)}
