@@ -1,6 +1,6 @@
 import { partLot, piecesIn } from '../grouping';
 import { LotId, NookId, pieceVolumeMl, type Edit, type Home, type ZonePlan } from '../model';
-import { baseAboveFloorMm, nooksInOrder, usableSpace } from '../survey';
+import { baseAboveFloorMm, nooksInOrder, placeOfNook, usableSpace } from '../survey';
 import { guardLacking, guardOf, hasToddler, isDeadly } from './child-dangers';
 import { placesOfLots } from './lot-places';
 
@@ -45,7 +45,7 @@ export type MoveCaution = 'needs-lock' | 'needs-catch' | 'lock-at-once' | 'high-
  */
 export function moveCaution(home: Home, step: Bundle): MoveCaution | null {
 	if (!hasToddler(home)) return null;
-	const place = nooksInOrder(home).find(({ nook }) => nook.id === step.to);
+	const place = placeOfNook(home, step.to);
 	const things = step.loads.flatMap(({ thingId }) => home.things[thingId] ?? []);
 	if (!place) return null;
 	const figures = { hazards: new Set(things.flatMap(({ hazards }) => hazards)), things };
